@@ -1,0 +1,45 @@
+const swc = (tsx) => [
+  '@swc/jest',
+  {
+    jsc: {
+      target: 'es2022',
+      parser: { syntax: 'typescript', tsx },
+      transform: { react: { runtime: 'automatic' } },
+    },
+    module: { type: 'es6' },
+    sourceMaps: 'inline',
+  },
+];
+const common = {
+  extensionsToTreatAsEsm: ['.ts', '.tsx'],
+  transform: { '\\.tsx$': swc(true), '\\.ts$': swc(false) },
+  testPathIgnorePatterns: ['/node_modules/', '/dist/'],
+};
+export default {
+  maxWorkers: 2,
+  projects: [
+    {
+      ...common,
+      displayName: 'pure',
+      testEnvironment: 'node',
+      roots: ['<rootDir>/packages/core', '<rootDir>/packages/contract', '<rootDir>/packages/catalogue'],
+      testMatch: ['**/*.test.ts'],
+    },
+    {
+      ...common,
+      displayName: 'server',
+      testEnvironment: 'node',
+      roots: ['<rootDir>/packages/server', '<rootDir>/tools'],
+      testMatch: ['**/*.test.ts'],
+      globalSetup: '<rootDir>/packages/server/src/testing/globalSetup.ts',
+      globalTeardown: '<rootDir>/packages/server/src/testing/globalTeardown.ts',
+    },
+    {
+      ...common,
+      displayName: 'web',
+      testEnvironment: '<rootDir>/packages/web/src/testing/environment.cjs',
+      roots: ['<rootDir>/packages/web'],
+      testMatch: ['**/*.test.ts', '**/*.test.tsx'],
+    },
+  ],
+};

@@ -1,0 +1,2 @@
+export * from './music';
+export * from './vocabulary';

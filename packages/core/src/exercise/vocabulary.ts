@@ -1,0 +1,81 @@
+/** The phases of a warm-up in their usual order, with what each is called (docs/model.md, section 3). */
+export const phases = [
+  'release',
+  'breath',
+  'onset',
+  'resonance',
+  'range',
+  'agility',
+  'listening',
+  'articulation',
+  'piece',
+  'cool-down',
+] as const;
+export type Phase = (typeof phases)[number];
+
+export const phaseWords: Readonly<Record<Phase, string>> = {
+  release: 'Release',
+  breath: 'Breath',
+  onset: 'Onset',
+  resonance: 'Resonance',
+  range: 'Range',
+  agility: 'Agility',
+  listening: 'Listening',
+  articulation: 'Articulation',
+  piece: 'Into the piece',
+  'cool-down': 'Cool-down',
+};
+
+/**
+ * The share of the comfort that a phase keeps to, unless an exercise says otherwise: early phases
+ * stay in the middle (docs/model.md, section 4). Unpitched phases have 1.
+ */
+export const phaseFraction: Readonly<Record<Phase, number>> = {
+  release: 1,
+  breath: 1,
+  onset: 0.55,
+  resonance: 0.7,
+  range: 1,
+  agility: 1,
+  listening: 0.8,
+  articulation: 0.7,
+  piece: 1,
+  'cool-down': 0.55,
+};
+
+/** Phases whose ladders climb to what tonight's music needs. */
+export const climbingPhases: readonly Phase[] = ['range', 'agility'];
+
+/** What an exercise can be for. */
+export const purposes = [
+  'posture',
+  'loosening',
+  'low breath',
+  'long outflow',
+  'gentle onset',
+  'light register',
+  'forward resonance',
+  'vowel unity',
+  'open space',
+  'top notes',
+  'low notes',
+  'register change',
+  'agility',
+  'legato',
+  'swelling and fading',
+  'tuning',
+  'blend',
+  'listening',
+  'diction',
+  'rhythm',
+  'settling',
+] as const;
+export type Purpose = (typeof purposes)[number];
+
+/** What an exercise needs of the place and the singers. */
+export const needs = ['standing', 'floor', 'noise', 'prop', 'mirror'] as const;
+export type Need = (typeof needs)[number];
+
+/** Printed loudness. */
+export const dynamics = ['pp', 'p', 'mp', 'mf', 'f', 'ff'] as const;
+export type Dynamic = (typeof dynamics)[number];

@@ -1,0 +1,23 @@
+import type { MidiNote } from '../units';
+import type { Section } from '../voices/parts';
+import { fitOnTonic, type Fit, type Span } from './fit';
+
+/** One tonic of a key strip: how the pattern lies in each part there, in its usual octave. */
+export interface KeyColumn {
+  readonly tonic: MidiNote;
+  readonly fits: Readonly<Record<string, Fit>>;
+}
+
+/** Every tonic from the first to the last by semitone, with the fit of each part. */
+export function keyStrip(
+  sections: readonly Section[],
+  span: Span,
+  [first, last]: readonly [MidiNote, MidiNote],
+): KeyColumn[] {
+  return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => ({
+    tonic: first + i,
+    fits: Object.fromEntries(
+      sections.map((section) => [section.id, fitOnTonic(section, span, first + i)]),
+    ),
+  }));
+}

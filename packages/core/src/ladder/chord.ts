@@ -1,0 +1,236 @@
+import type { MidiNote, Semitones } from '../units';
+import { stageWindow } from '../fit/fit';
+import type { Section } from '../voices/parts';
+import { ladderCosts } from './costs';
+import { keyOffsets, type Shape } from './shape';
+
+/** A chord that is moved through keys, one note a part. */
+export interface ChordProblem {
+  /** From the highest part to the lowest. */
+  readonly sections: readonly Section[];
+  /** The chord's tones over its root, root and third first: [0, 4, 7]. */
+  readonly tones: readonly Semitones[];
+  readonly shape: Shape;
+  readonly keys: number;
+  readonly step: Semitones;
+  readonly fraction: number;
+  readonly preferredStart?: MidiNote;
+}
+
+/** The roots in the order sung, and for each the note of every part from the highest to the lowest. */
+export interface ChordLadder {
+  readonly kind: 'chord';
+  readonly start: MidiNote;
+  readonly cost: number;
+  readonly tonics: readonly MidiNote[];
+  readonly voicings: readonly (readonly MidiNote[])[];
+}
+
+/** What spreading a chord costs, in whole points (docs/model.md, section 5). */
+export const chordCosts = { tooFarApart: 2, usualGap: 12, lowestGap: 19 } as const;
+
+/** The starts tried without a preferred one: a chord an octave away is the same chord. */
+const usualStarts = { first: 55, count: 12 } as const;
+
+/**
+ * All ways to choose a note for each part as one flat table: part p's note is notes[p][digit p of
+ * the index], the lowest part's digit counting fastest. `own` is the cost, Infinity when not allowed.
+ */
+interface Voicings {
+  readonly notes: readonly (readonly MidiNote[])[];
+  readonly own: Float64Array;
+}
+
+const pitchClass = (note: number): number => ((note % 12) + 12) % 12;
+
+function candidateNotes(problem: ChordProblem, root: MidiNote): MidiNote[][] {
+  const wanted = problem.tones.slice(0, problem.sections.length);
+  return problem.sections.map(({ reach: [low, high] }, part) => {
+    const tones = part === problem.sections.length - 1 ? [0] : wanted;
+    const classes = new Set(tones.map((tone) => pitchClass(root + tone)));
+    return Array.from({ length: high - low + 1 }, (_, i) => low + i).filter((note) =>
+      classes.has(pitchClass(note)),
+    );
+  });
+}
+
+/** The window and edge terms of one note in one part. */
+function noteCost(section: Section, fraction: number, note: MidiNote): number {
+  const [low, high] = stageWindow(section.comfort, fraction);
+  return (
+    ladderCosts.outsideWindow * (Math.max(0, low - note) + Math.max(0, note - high)) +
+    ladderCosts.belowComfort * Math.max(0, section.comfort[0] - note) +
+    ladderCosts.aboveComfort * Math.max(0, note - section.comfort[1])
+  );
+}
+
+function voicingsOf(problem: ChordProblem, root: MidiNote): Voicings {
+  const notes = candidateNotes(problem, root);
+  const size = notes.reduce((product, { length }) => product * length, 1);
+  const own = new Float64Array(size).fill(Infinity);
+  const costs = notes.map((list, part) =>
+    list.map((note) => noteCost(problem.sections[part]!, problem.fraction, note)),
+  );
+  const wanted = new Set(
+    problem.tones.slice(0, problem.sections.length).map((tone) => pitchClass(root + tone)),
+  );
+  const lowestPart = notes.length - 1;
+  const sung: MidiNote[] = [];
+  const visit = (part: number, index: number, cost: number): void => {
+    if (part > lowestPart) {
+      const present = new Set(sung.map(pitchClass));
+      if ([...wanted].every((tone) => present.has(tone))) own[index] = cost;
+      return;
+    }
+    notes[part]!.forEach((note, digit) => {
+      const above = sung[part - 1];
+      if (above !== undefined && note > above) return;
+      const gap = part === lowestPart ? chordCosts.lowestGap : chordCosts.usualGap;
+      const spread = above === undefined ? 0 : Math.max(0, above - note - gap);
+      sung[part] = note;
+      const next = cost + costs[part]![digit]! + chordCosts.tooFarApart * spread;
+      visit(part + 1, index * notes[part]!.length + digit, next);
+      sung.length = part;
+    });
+  };
+  if (size > 0) visit(0, 0, 0);
+  return { notes, own };
+}
+
+const motion = (from: MidiNote, to: MidiNote, rootMoves: Semitones): number =>
+  Math.max(0, Math.abs(from - to) - rootMoves);
+
+/**
+ * The least cost to go on from every voicing of one root, given the least cost from every voicing
+ * of the next. Motion is a sum over the parts, so it is minimised a part at a time: exact.
+ */
+function throughMotion(
+  from: Voicings['notes'],
+  to: Voicings['notes'],
+  toGo: Float64Array,
+  rootMoves: Semitones,
+): Float64Array {
+  let table = toGo;
+  const lengths = to.map(({ length }) => length);
+  for (let part = 0; part < from.length; part += 1) {
+    const inner = lengths.slice(part + 1).reduce((product, length) => product * length, 1);
+    const outer = lengths.slice(0, part).reduce((product, length) => product * length, 1);
+    const here = from[part]!;
+    const there = to[part]!;
+    const next = new Float64Array(outer * here.length * inner).fill(Infinity);
+    for (let o = 0; o < outer; o += 1) {
+      here.forEach((a, i) => {
+        there.forEach((b, j) => {
+          const moved = motion(a, b, rootMoves);
+          const source = (o * there.length + j) * inner;
+          const target = (o * here.length + i) * inner;
+          for (let k = 0; k < inner; k += 1) {
+            const cost = table[source + k]! + moved;
+            if (cost < next[target + k]!) next[target + k] = cost;
+          }
+        });
+      });
+    }
+    lengths[part] = here.length;
+    table = next;
+  }
+  return table;
+}
+
+function notesAt({ notes }: Voicings, index: number): MidiNote[] {
+  const sung: MidiNote[] = [];
+  let rest = index;
+  for (let part = notes.length - 1; part >= 0; part -= 1) {
+    const { length } = notes[part]!;
+    sung[part] = notes[part]![rest % length]!;
+    rest = Math.floor(rest / length);
+  }
+  return sung;
+}
+
+/** The order among voicings of equal cost: the lower sum, then the lower note from the lowest part up. */
+function byLowness(a: readonly MidiNote[], b: readonly MidiNote[]): number {
+  const sum = (notes: readonly MidiNote[]) => notes.reduce((total, note) => total + note, 0);
+  let difference = sum(a) - sum(b);
+  for (let part = a.length - 1; part >= 0 && difference === 0; part -= 1) {
+    difference = a[part]! - b[part]!;
+  }
+  return difference;
+}
+
+/** For each root of one start: its voicings and their cost to the end. */
+function solve(byRoot: readonly Voicings[], roots: readonly MidiNote[]): Float64Array[] {
+  const toGo: Float64Array[] = [];
+  for (let i = byRoot.length - 1; i >= 0; i -= 1) {
+    const { own, notes } = byRoot[i]!;
+    const next = byRoot[i + 1];
+    toGo[i] = next
+      ? throughMotion(notes, next.notes, toGo[i + 1]!, Math.abs(roots[i + 1]! - roots[i]!)).map(
+          (cost, index) => cost + own[index]!,
+        )
+      : own;
+  }
+  return toGo;
+}
+
+function choose(
+  byRoot: readonly Voicings[],
+  roots: readonly MidiNote[],
+  toGo: readonly Float64Array[],
+): MidiNote[][] {
+  const chosen: MidiNote[][] = [];
+  byRoot.forEach((voicings, i) => {
+    const before = chosen[i - 1];
+    const rootMoves = i === 0 ? 0 : Math.abs(roots[i]! - roots[i - 1]!);
+    let best: { cost: number; notes: MidiNote[] } | undefined;
+    toGo[i]!.forEach((onward, index) => {
+      if (onward === Infinity || (best && onward > best.cost)) return;
+      const notes = notesAt(voicings, index);
+      const moved = (before ?? []).reduce(
+        (sum, note, part) => sum + motion(note, notes[part]!, rootMoves),
+        0,
+      );
+      const cost = onward + moved;
+      if (!best || cost < best.cost || (cost === best.cost && byLowness(notes, best.notes) < 0)) {
+        best = { cost, notes };
+      }
+    });
+    if (best) chosen.push(best.notes);
+  });
+  return chosen;
+}
+
+/**
+ * The chord ladder from one start, or undefined when some root cannot be voiced: exact, by dynamic
+ * programming over all voicings (docs/model.md, section 5).
+ */
+export function chordLadderFrom(problem: ChordProblem, start: MidiNote): ChordLadder | undefined {
+  const tonics = keyOffsets(problem.shape, problem.keys, problem.step).map((d) => start + d);
+  const known = new Map<number, Voicings>();
+  const byRoot = tonics.map((root) => {
+    const voicings = known.get(pitchClass(root)) ?? voicingsOf(problem, root);
+    known.set(pitchClass(root), voicings);
+    return voicings;
+  });
+  if (byRoot.some(({ own }) => own.every((cost) => cost === Infinity))) return undefined;
+  const toGo = solve(byRoot, tonics);
+  const least = toGo[0]!.reduce((a, b) => Math.min(a, b), Infinity);
+  const moved =
+    problem.preferredStart === undefined
+      ? 0
+      : ladderCosts.startMoved * Math.abs(start - problem.preferredStart);
+  const voicings = choose(byRoot, tonics, toGo);
+  return { kind: 'chord', start, cost: least + moved, tonics, voicings };
+}
+
+/** The best chord ladder over the twelve starts around the preferred one; of equal ones the lower. Undefined when none can be voiced. */
+export function bestChordLadder(problem: ChordProblem): ChordLadder | undefined {
+  const first =
+    problem.preferredStart === undefined ? usualStarts.first : problem.preferredStart - 6;
+  let best: ChordLadder | undefined;
+  for (let start = first; start < first + usualStarts.count; start += 1) {
+    const ladder = chordLadderFrom(problem, start);
+    if (ladder && ladder.cost < (best?.cost ?? Infinity)) best = ladder;
+  }
+  return best;
+}

@@ -1,0 +1,8 @@
+export * from './chord';
+export * from './costs';
+export * from './goal';
+export * from './ladder';
+export * from './problem';
+export { partChoices, partPath, singingCost } from './partPath';
+export * from './shape';
+export * from './words';

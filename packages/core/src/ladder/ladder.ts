@@ -1,0 +1,129 @@
+import type { MidiNote, PitchRange } from '../units';
+import { fitOnTonic } from '../fit/fit';
+import { ladderCosts } from './costs';
+import { partChoices, partPath, pathCost, type PartChoices } from './partPath';
+import type { Infeasible, Ladder, LadderProblem } from './problem';
+import { keyOffsets } from './shape';
+
+/** The points of a start that do not depend on any part: away from the preferred one, short of the goal. */
+function startCost(problem: LadderProblem, start: MidiNote, highest: MidiNote): number {
+  const { preferredStart, goalTonic } = problem;
+  return (
+    (preferredStart === undefined
+      ? 0
+      : ladderCosts.startMoved * Math.abs(start - preferredStart)) +
+    (goalTonic === undefined ? 0 : ladderCosts.goalMissed * Math.max(0, goalTonic - highest))
+  );
+}
+
+/** The starts at which every part could sing in at least one of the keys: the search stays inside. */
+function startsWorthTrying(problem: LadderProblem, choices: readonly PartChoices[]): PitchRange {
+  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
+  const { lowest, highest } = problem.pattern;
+  const low = choices.map(({ section, displacements }) => {
+    const octave = section.octave + Math.max(...displacements);
+    return section.reach[0] - octave - lowest - Math.max(...offsets);
+  });
+  const high = choices.map(({ section, displacements }) => {
+    const octave = section.octave + Math.min(...displacements);
+    return section.reach[1] - octave - highest - Math.min(...offsets);
+  });
+  return [Math.max(...low), Math.min(...high)];
+}
+
+const choicesOf = (problem: LadderProblem): PartChoices[] =>
+  problem.sections.map((section) => partChoices(section, problem.pattern, problem.fraction));
+
+function climb(
+  problem: LadderProblem,
+  choices: readonly PartChoices[],
+  start: MidiNote,
+): Ladder | undefined {
+  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
+  const tonics = offsets.map((offset) => start + offset);
+  const paths = choices.flatMap((part) => partPath(part, tonics) ?? []);
+  if (paths.length < choices.length) return undefined;
+  const cost =
+    startCost(problem, start, Math.max(...tonics)) +
+    paths.reduce((sum, path) => sum + path.cost, 0);
+  return { kind: 'ladder', start, cost, tonics, paths };
+}
+
+/**
+ * The ladder from one given start, or undefined when some part cannot sing it.
+ * What a start chosen by hand costs is the difference between its points and the best one's.
+ */
+export function ladderFrom(problem: LadderProblem, start: MidiNote): Ladder | undefined {
+  return climb(problem, choicesOf(problem), start);
+}
+
+/**
+ * The best ladder: the start of least cost, of equal ones the lower, with each part's cheapest way
+ * through the keys (docs/model.md, section 5). Exact over all starts.
+ */
+export function bestLadder(problem: LadderProblem): Ladder | Infeasible {
+  const choices = choicesOf(problem);
+  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
+  const highestOffset = Math.max(...offsets);
+  const [first, last] = startsWorthTrying(problem, choices);
+  let best: { start: MidiNote; cost: number } | undefined;
+  for (let start = first; start <= last; start += 1) {
+    const tonics = offsets.map((offset) => start + offset);
+    let cost = startCost(problem, start, start + highestOffset);
+    for (const part of choices) {
+      if (cost >= (best?.cost ?? Infinity)) break;
+      cost += pathCost(part, tonics);
+    }
+    if (cost < (best?.cost ?? Infinity)) best = { start, cost };
+  }
+  const ladder = best && climb(problem, choices, best.start);
+  return ladder ?? whatPreventsIt(problem, choices);
+}
+
+/**
+ * Which part and which end prevent any ladder: at the start where the fewest parts are stopped
+ * (then the least they miss, then the lower start), the part that misses most.
+ */
+function whatPreventsIt(problem: LadderProblem, choices: readonly PartChoices[]): Infeasible {
+  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
+  const limits = (part: PartChoices): PitchRange =>
+    problem.pattern.strict ? part.section.comfort : part.section.reach;
+  const misses = (part: PartChoices, tonic: MidiNote) =>
+    part.displacements
+      .map((displacement) => {
+        const octave = part.section.octave + displacement;
+        const { low, high } = fitOnTonic(part.section, problem.pattern, tonic, octave);
+        const [lowest, highest] = limits(part);
+        return { below: Math.max(0, lowest - low), above: Math.max(0, high - highest) };
+      })
+      .reduce((a, b) => (b.below + b.above < a.below + a.above ? b : a));
+  let found: (Infeasible & { stopped: number; missed: number }) | undefined;
+  for (let start = 0; start <= 127; start += 1) {
+    const tonics = offsets.map((offset) => start + offset);
+    const stopped = choices
+      .filter((part) => pathCost(part, tonics) === Infinity)
+      .map((part) => {
+        const each = tonics.map((tonic) => misses(part, tonic));
+        const below = Math.max(...each.map((miss) => miss.below));
+        const above = Math.max(...each.map((miss) => miss.above));
+        return { part, below, above, missed: below + above };
+      });
+    const worst = stopped.reduce((a, b) => (b.missed > a.missed ? b : a), stopped[0]!);
+    const missed = stopped.reduce((sum, one) => sum + one.missed, 0);
+    const better =
+      !found ||
+      stopped.length < found.stopped ||
+      (stopped.length === found.stopped && missed < found.missed);
+    if (better) {
+      found = {
+        kind: 'infeasible',
+        part: worst.part.section.id,
+        end: worst.above >= worst.below ? 'top' : 'bottom',
+        stopped: stopped.length,
+        missed,
+      };
+    }
+  }
+  const { part, end } = found!;
+  return { kind: 'infeasible', part, end };
+}

@@ -1,0 +1,164 @@
+import type { MidiNote, Semitones } from '../units';
+import { fitOnTonic, stageWindow } from '../fit/fit';
+import type { Section } from '../voices/parts';
+import { ladderCosts } from './costs';
+import type { LadderPattern, Move, PartPath } from './problem';
+
+/** Without a word of the exercise, a part may sing as usual, an octave down, or an octave up. */
+const usualMoves: readonly Semitones[] = [0, -12, 12];
+
+/** What one part can do, in the order of preference: as usual, down, up, rest. */
+export interface PartChoices {
+  readonly section: Section;
+  readonly displacements: readonly Semitones[];
+  readonly mayRest: boolean;
+  /** The points of singing on a tonic with a displacement; Infinity where it is not allowed. */
+  readonly cost: (tonic: MidiNote, displacement: Semitones) => number;
+}
+
+const byPreference = (a: Semitones, b: Semitones): number => {
+  const side = (x: Semitones) => (x === 0 ? 0 : x < 0 ? 1 : 2);
+  return side(a) - side(b) || Math.abs(a) - Math.abs(b);
+};
+
+/** The points of one repetition in one part (docs/model.md, section 5). */
+export function singingCost(
+  section: Section,
+  pattern: LadderPattern,
+  fraction: number,
+): PartChoices['cost'] {
+  const [windowLow, windowHigh] = stageWindow(section.comfort, fraction);
+  return (tonic, displacement) => {
+    const fit = fitOnTonic(section, pattern, tonic, section.octave + displacement);
+    if (fit.state === 'out' || (pattern.strict && fit.state !== 'comfortable')) return Infinity;
+    return (
+      ladderCosts.outsideWindow *
+        (Math.max(0, windowLow - fit.low) + Math.max(0, fit.high - windowHigh)) +
+      ladderCosts.belowComfort * Math.max(0, -fit.roomBelow) +
+      ladderCosts.aboveComfort * Math.max(0, -fit.roomAbove) +
+      (displacement === 0 ? 0 : ladderCosts.awayFromUsual)
+    );
+  };
+}
+
+/** Prepares what a part can do with a pattern; the costs of a tonic are computed once. */
+export function partChoices(
+  section: Section,
+  pattern: LadderPattern,
+  fraction: number,
+): PartChoices {
+  const displacements = [...new Set(pattern.octaveMoves ?? usualMoves)].sort(byPreference);
+  const known = new Map<number, number>();
+  const compute = singingCost(section, pattern, fraction);
+  return {
+    section,
+    displacements,
+    mayRest: pattern.mayRest ?? true,
+    cost: (tonic, displacement) => {
+      const key = tonic * 256 + displacement;
+      let cost = known.get(key);
+      if (cost === undefined) known.set(key, (cost = compute(tonic, displacement)));
+      return cost;
+    },
+  };
+}
+
+/**
+ * Cost, rests and keys away from the usual octave in one number, compared in that order. Exact
+ * while a ladder has fewer keys than the base.
+ */
+const base = 1024;
+const weigh = (cost: number, rests: number, away: number): number =>
+  (cost * base + rests) * base + away;
+const changeWeight = weigh(ladderCosts.change, 0, 0);
+const restWeight = weigh(ladderCosts.rest, 1, 0);
+
+/** For each key, the weight of every action: the displacements in order, then resting. */
+function ownWeights(choices: PartChoices, tonics: readonly MidiNote[]): number[][] {
+  return tonics.map((tonic) => {
+    const weights = choices.displacements.map((displacement) =>
+      weigh(choices.cost(tonic, displacement), 0, displacement === 0 ? 0 : 1),
+    );
+    weights.push(choices.mayRest ? restWeight : Infinity);
+    return weights;
+  });
+}
+
+const least = (values: readonly number[]): number => Math.min(...values);
+
+/**
+ * The cheapest action at every key from the last to the first. `toGo[i][r][a]` is the weight from
+ * key i to the end when action a is taken there and r rests are still allowed after the keys before.
+ */
+function weightsToGo(own: readonly (readonly number[])[], budget: number): number[][][] {
+  const rest = (own[0]?.length ?? 0) - 1;
+  const toGo: number[][][] = Array.from({ length: own.length }, () => []);
+  for (let i = own.length - 1; i >= 0; i -= 1) {
+    for (let r = 0; r <= budget; r += 1) {
+      toGo[i]![r] = own[i]!.map((weight, action) => {
+        const left = action === rest ? r - 1 : r;
+        if (left < 0 || weight === Infinity) return Infinity;
+        const next = toGo[i + 1]?.[left];
+        if (!next) return weight;
+        const same = next[action]!;
+        const changed = least(next) + changeWeight;
+        return weight + Math.min(same, changed);
+      });
+    }
+  }
+  return toGo;
+}
+
+/** The least weight of a part over the tonics without looking at how many rests it takes. */
+function leastWeight(own: readonly (readonly number[])[]): number {
+  let next: number[] | undefined;
+  for (let i = own.length - 1; i >= 0; i -= 1) {
+    const changed = next ? least(next) + changeWeight : 0;
+    const after: readonly number[] = next ?? [];
+    next = own[i]!.map((weight, action) =>
+      next ? weight + Math.min(after[action]!, changed) : weight,
+    );
+  }
+  return next ? least(next) : 0;
+}
+
+const costOfWeight = (weight: number): number => Math.floor(weight / (base * base));
+const restsOfWeight = (weight: number): number => Math.floor(weight / base) % base;
+
+/** The points of a part's cheapest way through the tonics; Infinity when there is none. */
+export function pathCost(choices: PartChoices, tonics: readonly MidiNote[]): number {
+  const own = ownWeights(choices, tonics);
+  const free = leastWeight(own);
+  const budget = Math.floor(tonics.length / 2);
+  if (free === Infinity || restsOfWeight(free) <= budget) return costOfWeight(free);
+  return costOfWeight(least(weightsToGo(own, budget)[0]?.[budget] ?? []));
+}
+
+/**
+ * A part's cheapest way through the tonics: exact, by dynamic programming over what it does and
+ * the rests it may still take (at most half of the keys). Of equal costs: fewest rests, then fewest
+ * keys away from the usual octave, then as usual for longest, then down before up before rest.
+ * Undefined when there is no way.
+ */
+export function partPath(choices: PartChoices, tonics: readonly MidiNote[]): PartPath | undefined {
+  const own = ownWeights(choices, tonics);
+  const budget = Math.floor(tonics.length / 2);
+  const toGo = weightsToGo(own, budget);
+  const total = least(toGo[0]?.[budget] ?? []);
+  if (total === Infinity) return undefined;
+  const restAction = choices.displacements.length;
+  const moves: Move[] = [];
+  let left = budget;
+  let before = -1;
+  for (let i = 0; i < tonics.length; i += 1) {
+    const weights = toGo[i]![left]!.map((weight, action) =>
+      before >= 0 && action !== before ? weight + changeWeight : weight,
+    );
+    before = weights.indexOf(least(weights));
+    if (before === restAction) left -= 1;
+    moves.push(
+      before === restAction ? 'rest' : choices.section.octave + choices.displacements[before]!,
+    );
+  }
+  return { id: choices.section.id, moves, cost: costOfWeight(total) };
+}

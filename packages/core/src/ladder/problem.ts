@@ -1,0 +1,56 @@
+import type { MidiNote, Semitones } from '../units';
+import type { Section } from '../voices/parts';
+import type { Span } from '../fit/fit';
+import type { Shape } from './shape';
+
+/** A pattern as a ladder sees it. */
+export interface LadderPattern extends Span {
+  /** Never beyond anyone's comfort. */
+  readonly strict?: boolean;
+  /** Allowed displacements from the usual octave; without it 0, −12 and 12. */
+  readonly octaveMoves?: readonly Semitones[];
+  /** Whether parts may rest in some keys; they may unless forbidden. */
+  readonly mayRest?: boolean;
+}
+
+/** Everything the choice of keys depends on (docs/model.md, section 5). */
+export interface LadderProblem {
+  readonly sections: readonly Section[];
+  readonly pattern: LadderPattern;
+  readonly shape: Shape;
+  /** How many keys, at least 1. */
+  readonly keys: number;
+  /** From key to key, at least 1. */
+  readonly step: Semitones;
+  /** The stage's share of the comfort, above 0 and at most 1. */
+  readonly fraction: number;
+  readonly preferredStart?: MidiNote;
+  /** A tonic the ladder should reach at its highest. */
+  readonly goalTonic?: MidiNote;
+}
+
+/** What a part does in one key: the octave it sings away from the treble tonic, or «rest». */
+export type Move = Semitones | 'rest';
+
+/** What one part does in each key of a ladder, and what that costs. */
+export interface PartPath {
+  readonly id: string;
+  readonly moves: readonly Move[];
+  readonly cost: number;
+}
+
+/** The keys in the order sung, and what each part does in them. */
+export interface Ladder {
+  readonly kind: 'ladder';
+  readonly start: MidiNote;
+  readonly cost: number;
+  readonly tonics: readonly MidiNote[];
+  readonly paths: readonly PartPath[];
+}
+
+/** Why there is no ladder: the part and the end of its range that prevent it. */
+export interface Infeasible {
+  readonly kind: 'infeasible';
+  readonly part: string;
+  readonly end: 'top' | 'bottom';
+}

@@ -1,0 +1,107 @@
+import { mixedChoir } from '../voices/parts';
+import { goalTonic } from './goal';
+import { bestLadder, ladderFrom } from './ladder';
+import type { Infeasible, Ladder, LadderProblem } from './problem';
+import { chosenStartInWords, infeasibleInWords, movesInWords, reasonsInWords } from './words';
+
+const problem = (highest: number, more: Partial<LadderProblem> = {}): LadderProblem => ({
+  sections: mixedChoir,
+  pattern: { lowest: 0, highest },
+  shape: 'up',
+  keys: 8,
+  step: 1,
+  fraction: 1,
+  ...more,
+});
+
+describe('what the parts do', () => {
+  it('joins equal keys into one phrase', () => {
+    const ladder = bestLadder(problem(12)) as Ladder;
+    expect(movesInWords(ladder, mixedChoir)).toEqual([
+      'altos rest from E',
+      'basses rest at E and F and sing an octave down at G♭ and G',
+    ]);
+  });
+  it('joins parts that do the same, and counts keys that come twice', () => {
+    const ladder = bestLadder(problem(14, { shape: 'up-and-back', keys: 9 })) as Ladder;
+    expect(movesInWords(ladder, mixedChoir)).toEqual([
+      'sopranos and tenors rest in the first two keys and rest in the last two keys',
+    ]);
+  });
+});
+
+describe('reasons', () => {
+  it('says that everyone is in comfort, and what decides the start', () => {
+    const easy = problem(4, { keys: 3 });
+    expect(reasonsInWords(bestLadder(easy) as Ladder, easy)[0]).toBe(
+      'Every part sings every key in its comfort, in its usual octave.',
+    );
+  });
+  it('names part, note, key and distance where the comfort is left', () => {
+    const wide = problem(12);
+    expect(reasonsInWords(bestLadder(wide) as Ladder, wide)).toEqual(
+      expect.arrayContaining([
+        'Sopranos touch C4 at C, two semitones below their comfort.',
+        'Altos touch E♭5 at E♭, a semitone above their comfort.',
+        'A semitone lower takes the sopranos to C4 at C.',
+      ]),
+    );
+  });
+  it('says when tonight’s music asks for more', () => {
+    const short = problem(7, {
+      pattern: { lowest: 0, highest: 7, octaveMoves: [0] },
+      keys: 2,
+      goalTonic: 80,
+      sections: mixedChoir.slice(0, 1),
+    });
+    expect(reasonsInWords(bestLadder(short) as Ladder, short)).toContain(
+      'The top key D stays six semitones below what tonight’s music needs.',
+    );
+  });
+});
+
+describe('a start chosen by hand', () => {
+  it('says what it costs and who pays', () => {
+    const easy = problem(7, { keys: 5, fraction: 0.8 });
+    const best = bestLadder(easy) as Ladder;
+    const higher = ladderFrom(easy, best.start + 3)!;
+    expect(chosenStartInWords(higher, best, easy)).toMatch(
+      new RegExp(`^Start \\S+ costs ${higher.cost - best.cost} points more than \\S+ \\(`),
+    );
+    expect(chosenStartInWords(best, best, easy)).toMatch(/is the best one/);
+  });
+});
+
+describe('no ladder', () => {
+  it('says which part, which end, and what would help', () => {
+    const stuck = problem(12, {
+      pattern: { lowest: 0, highest: 12, octaveMoves: [0], mayRest: false },
+    });
+    expect(infeasibleInWords(bestLadder(stuck) as Infeasible, stuck)).toBe(
+      'No start works: it lies too low for the sopranos in more keys than they may rest. ' +
+        'What helps: a narrower pattern, fewer keys, another octave or letting the sopranos rest.',
+    );
+  });
+});
+
+describe('goalTonic', () => {
+  it('is the least tonic at which every part that can has sung its top', () => {
+    const needs = [
+      { part: 'S', highest: 77 },
+      { part: 'A', highest: 72 },
+      { part: 'T', highest: 65 },
+      { part: 'B', highest: 60 },
+    ];
+    expect(goalTonic(mixedChoir, { lowest: 0, highest: 12 }, needs)).toBe(65);
+    expect(goalTonic(mixedChoir, { lowest: 0, highest: 12 }, [])).toBeUndefined();
+  });
+  it('never aims above the comfort, and leaves out who cannot sing the pattern there', () => {
+    const soprano = mixedChoir.slice(0, 1);
+    expect(
+      goalTonic(soprano, { lowest: 0, highest: 7 }, [{ part: 'S', highest: 84 }]),
+    ).toBe(72);
+    expect(
+      goalTonic(soprano, { lowest: -30, highest: 0 }, [{ part: 'S', highest: 77 }]),
+    ).toBeUndefined();
+  });
+});

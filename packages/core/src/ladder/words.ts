@@ -1,0 +1,255 @@
+import type { MidiNote, Semitones } from '../units';
+import { fitOnTonic } from '../fit/fit';
+import {
+  countInWords,
+  noteName,
+  semitonesInWords,
+  tonicName,
+  type AccidentalPreference,
+  type Mode,
+} from '../pitch';
+import { listInWords, partName, type PartName } from '../voices/parts';
+import { ladderFrom } from './ladder';
+import type { Infeasible, Ladder, LadderProblem, Move, PartPath } from './problem';
+
+/** How the sentences about a ladder name parts, keys and notes. */
+export interface Wording {
+  readonly mode?: Mode;
+  readonly accidentals?: AccidentalPreference;
+  readonly parts?: (id: string) => PartName;
+}
+
+const many = (wording: Wording, id: string): string => (wording.parts ?? partName)(id).many;
+const one = (wording: Wording, id: string): string => (wording.parts ?? partName)(id).one;
+
+export const capitalise = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** A stretch of keys in which a part does the same: from index `from` up to and with `to`. */
+interface Run {
+  readonly move: Move;
+  readonly from: number;
+  readonly to: number;
+}
+
+function runsOf(moves: readonly Move[]): Run[] {
+  const runs: Run[] = [];
+  moves.forEach((move, i) => {
+    const last = runs[runs.length - 1];
+    if (last?.move === move) runs[runs.length - 1] = { ...last, to: i };
+    else runs.push({ move, from: i, to: i });
+  });
+  return runs;
+}
+
+function octaveInWords(displacement: Semitones): string {
+  const octaves = Math.abs(displacement) / 12;
+  const count = octaves === 1 ? 'an octave' : `${countInWords(octaves)} octaves`;
+  return `${count} ${displacement < 0 ? 'down' : 'up'}`;
+}
+
+/** Where a run lies, in words: by key names while each occurs once, else counted from the ends. */
+function whereInWords(run: Run, names: readonly string[]): string {
+  const last = names.length - 1;
+  const length = run.to - run.from + 1;
+  if (run.from === 0 && run.to === last) return 'throughout';
+  const span = names.slice(run.from, run.to + 1);
+  const unambiguous = span.every((name) => names.filter((other) => other === name).length === 1);
+  if (!unambiguous) {
+    const count = length === 1 ? 'key' : `${countInWords(length)} keys`;
+    if (run.from === 0) return `in the first ${count}`;
+    if (run.to === last) return `in the last ${count}`;
+    return length === 1
+      ? `in key ${run.from + 1}`
+      : `in keys ${run.from + 1} to ${run.to + 1}`;
+  }
+  const first = names[run.from]!;
+  if (length === 1) return `at ${first}`;
+  if (length === 2) return `at ${first} and ${names[run.to]!}`;
+  return run.to === last ? `from ${first}` : `from ${first} to ${names[run.to]!}`;
+}
+
+function runInWords(run: Run, usual: Semitones, names: readonly string[]): string | undefined {
+  const where = whereInWords(run, names);
+  if (run.move === 'rest') return `rest ${where}`;
+  if (run.move !== usual) return `sing ${octaveInWords(run.move - usual)} ${where}`;
+  return undefined;
+}
+
+/** «altos rest from E», for all parts that do not simply sing as usual; parts that do alike together. */
+export function movesInWords(
+  ladder: Ladder,
+  sections: LadderProblem['sections'],
+  wording: Wording = {},
+): string[] {
+  const names = ladder.tonics.map((tonic) => tonicName(tonic, wording.mode, wording.accidentals));
+  const phrases = new Map<string, string[]>();
+  for (const path of ladder.paths) {
+    const usual = sections.find(({ id }) => id === path.id)?.octave ?? 0;
+    const doing = runsOf(path.moves).flatMap((run) => runInWords(run, usual, names) ?? []);
+    if (doing.length === 0) continue;
+    const phrase = listInWords(doing);
+    phrases.set(phrase, [...(phrases.get(phrase) ?? []), many(wording, path.id)]);
+  }
+  return [...phrases].map(([phrase, parts]) => `${listInWords(parts)} ${phrase}`);
+}
+
+interface Overstep {
+  readonly part: string;
+  readonly end: 'top' | 'bottom';
+  readonly by: Semitones;
+  readonly note: MidiNote;
+  readonly tonic: MidiNote;
+}
+
+/** For each part and end the note of this ladder that leaves its comfort furthest. */
+function oversteps(ladder: Ladder, problem: LadderProblem): Overstep[] {
+  return ladder.paths.flatMap((path) => {
+    const section = problem.sections.find(({ id }) => id === path.id)!;
+    const worst: Partial<Record<'top' | 'bottom', Overstep>> = {};
+    path.moves.forEach((move, i) => {
+      if (move === 'rest') return;
+      const tonic = ladder.tonics[i]!;
+      const fit = fitOnTonic(section, problem.pattern, tonic, move);
+      const ends = [
+        { end: 'top', by: -fit.roomAbove, note: fit.high },
+        { end: 'bottom', by: -fit.roomBelow, note: fit.low },
+      ] as const;
+      for (const { end, by, note } of ends) {
+        if (by > (worst[end]?.by ?? 0)) worst[end] = { part: path.id, end, by, note, tonic };
+      }
+    });
+    return [worst.top ?? [], worst.bottom ?? []].flat();
+  });
+}
+
+/** «sopranos touch A♭5 at D♭, a semitone above their comfort», for every part that leaves its comfort. */
+export function edgesInWords(
+  ladder: Ladder,
+  problem: LadderProblem,
+  wording: Wording = {},
+): string[] {
+  return oversteps(ladder, problem).map(
+    ({ part, end, by, note, tonic }) =>
+      `${many(wording, part)} touch ${noteName(note, wording.accidentals)} at ` +
+      `${tonicName(tonic, wording.mode, wording.accidentals)}, ${semitonesInWords(by)} ` +
+      `${end === 'top' ? 'above' : 'below'} their comfort`,
+  );
+}
+
+const pathOf = (ladder: Ladder, id: string): PartPath | undefined =>
+  ladder.paths.find((path) => path.id === id);
+
+/** The part that loses most from one ladder to another, and by how many points. */
+function mostAffected(from: Ladder, to: Ladder): { id: string; by: number } {
+  return from.paths
+    .map(({ id, cost }) => ({ id, by: (pathOf(to, id)?.cost ?? Infinity) - cost }))
+    .reduce((a, b) => (b.by > a.by ? b : a));
+}
+
+/** What decides the start: the part and note that stand against a start one semitone further. */
+function decidedBy(
+  ladder: Ladder,
+  problem: LadderProblem,
+  direction: 1 | -1,
+  wording: Wording,
+): string | undefined {
+  const away = direction > 0 ? 'higher' : 'lower';
+  const next = ladderFrom(problem, ladder.start + direction);
+  if (!next) {
+    const stopped = problem.sections.find(
+      (section) => !ladderFrom({ ...problem, sections: [section] }, ladder.start + direction),
+    );
+    return stopped && `a semitone ${away} is out of the ${many(wording, stopped.id)}’ reach`;
+  }
+  const { id, by } = mostAffected(ladder, next);
+  if (by <= 0) return undefined;
+  const section = problem.sections.find((one) => one.id === id)!;
+  const notes = (pathOf(next, id)?.moves ?? []).flatMap((move, i) => {
+    if (move === 'rest') return [];
+    const fit = fitOnTonic(section, problem.pattern, next.tonics[i]!, move);
+    return [{ note: direction > 0 ? fit.high : fit.low, tonic: next.tonics[i]! }];
+  });
+  if (notes.length === 0) return undefined;
+  const furthest = notes.reduce((a, b) => ((b.note - a.note) * direction > 0 ? b : a));
+  return (
+    `a semitone ${away} takes the ${many(wording, id)} to ` +
+    `${noteName(furthest.note, wording.accidentals)} at ` +
+    `${tonicName(furthest.tonic, wording.mode, wording.accidentals)}`
+  );
+}
+
+/**
+ * Why a ladder stands where it does, as short sentences: what decides the start, what the parts do,
+ * who leaves the comfort and where, and whether the goal is reached.
+ */
+export function reasonsInWords(
+  ladder: Ladder,
+  problem: LadderProblem,
+  wording: Wording = {},
+): string[] {
+  const deciding = ([1, -1] as const).flatMap(
+    (direction) => decidedBy(ladder, problem, direction, wording) ?? [],
+  );
+  const edges = edgesInWords(ladder, problem, wording);
+  const moves = movesInWords(ladder, problem.sections, wording);
+  const everyone =
+    edges.length === 0 && moves.length === 0
+      ? ['every part sings every key in its comfort, in its usual octave']
+      : [];
+  const goal = problem.goalTonic;
+  const top = Math.max(...ladder.tonics);
+  const short =
+    goal !== undefined && top < goal
+      ? [
+          `the top key ${tonicName(top, wording.mode, wording.accidentals)} stays ` +
+            `${semitonesInWords(goal - top)} below what tonight’s music needs`,
+        ]
+      : [];
+  return [...everyone, ...moves, ...edges, ...short, ...deciding].map(
+    (reason) => `${capitalise(reason)}.`,
+  );
+}
+
+/** Why no start works, and what would help. */
+export function infeasibleInWords(
+  { part, end }: Infeasible,
+  problem: LadderProblem,
+  wording: Wording = {},
+): string {
+  const way = end === 'top' ? 'too high' : 'too low';
+  const help = ['a narrower pattern'];
+  if (problem.keys > 1) help.push('fewer keys');
+  const moves = problem.pattern.octaveMoves;
+  if (moves && !(moves.includes(12) && moves.includes(-12))) help.push('another octave');
+  if (problem.pattern.mayRest === false) help.push(`letting the ${many(wording, part)} rest`);
+  if (problem.pattern.strict) help.push('letting it touch the edge of the comfort');
+  const choices = help.length === 1 ? help[0]! : `${help.slice(0, -1).join(', ')} or ${help[help.length - 1]!}`;
+  return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choices}.`;
+}
+
+/** What a start chosen by hand costs against the best one, with the parts that pay most. */
+export function chosenStartInWords(
+  chosen: Ladder,
+  best: Ladder,
+  problem: LadderProblem,
+  wording: Wording = {},
+): string {
+  const name = (tonic: MidiNote) => tonicName(tonic, wording.mode, wording.accidentals);
+  const points = chosen.cost - best.cost;
+  if (points <= 0) return `Start ${name(chosen.start)} is the best one.`;
+  const dearer = chosen.paths
+    .map(({ id, cost }) => ({ id, by: cost - (pathOf(best, id)?.cost ?? 0) }))
+    .filter(({ by }) => by > 0)
+    .sort((a, b) => b.by - a.by);
+  const edges = oversteps(chosen, problem);
+  const payers = dearer.slice(0, 2).map(({ id, by }) => {
+    const edge = edges.find(({ part }) => part === id);
+    const note = edge && ` to ${noteName(edge.note, wording.accidentals)}`;
+    const rests = pathOf(chosen, id)!.moves.filter((move) => move === 'rest').length;
+    const more = rests - pathOf(best, id)!.moves.filter((move) => move === 'rest').length;
+    const resting = more > 0 ? `, ${countInWords(more)} more ${more === 1 ? 'rest' : 'rests'}` : '';
+    return `${one(wording, id)} ${by}${note ?? ''}${resting}`;
+  });
+  const who = payers.length > 0 ? ` (${payers.join('; ')})` : '';
+  return `Start ${name(chosen.start)} costs ${points} ${points === 1 ? 'point' : 'points'} more than ${name(best.start)}${who}.`;
+}

@@ -1,0 +1,4 @@
+export * from './frequency';
+export * from './mode';
+export * from './names';
+export * from './spelling';

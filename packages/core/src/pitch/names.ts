@@ -1,0 +1,77 @@
+import type { MidiNote, Semitones } from '../units';
+import type { Mode } from './mode';
+import {
+  spellAlone,
+  spellKey,
+  type AccidentalPreference,
+  type SpelledKey,
+  type SpelledNote,
+} from './spelling';
+
+/** Accidentals as they are printed after a letter: «♭», «♯♯», or nothing. */
+export const accidentalSign = (accidental: Semitones): string =>
+  (accidental < 0 ? '♭' : '♯').repeat(Math.abs(accidental));
+
+/** «C♭5»: letter, accidental, octave. */
+export const writeNote = (note: SpelledNote): string =>
+  `${note.letter}${accidentalSign(note.accidental)}${note.octave}`;
+
+/** «G♭»: the tonic's name alone, as keys are called while they are led. */
+export const writeTonic = (key: Pick<SpelledKey, 'letter' | 'accidental'>): string =>
+  `${key.letter}${accidentalSign(key.accidental)}`;
+
+/** The name of a note on an axis: «E♭4». */
+export const noteName = (note: MidiNote, preference?: AccidentalPreference): string =>
+  writeNote(spellAlone(note, preference));
+
+/** The name of the key on a tonic, without its octave: «E♭». */
+export const tonicName = (
+  tonic: MidiNote,
+  mode?: Mode,
+  preference?: AccidentalPreference,
+): string => writeTonic(spellKey(tonic, mode, preference));
+
+const numerals = [
+  'no',
+  'one',
+  'two',
+  'three',
+  'four',
+  'five',
+  'six',
+  'seven',
+  'eight',
+  'nine',
+  'ten',
+  'eleven',
+  'twelve',
+];
+
+/** A small count in words, a larger one in figures: «seven», «18». */
+export const countInWords = (count: number): string => numerals[count] ?? String(count);
+
+/** «a semitone», «two semitones». */
+export const semitonesInWords = (count: Semitones): string =>
+  count === 1 ? 'a semitone' : `${countInWords(count)} semitones`;
+
+const intervals = [
+  'a unison',
+  'a semitone',
+  'a tone',
+  'a minor third',
+  'a third',
+  'a fourth',
+  'a tritone',
+  'a fifth',
+  'a minor sixth',
+  'a sixth',
+  'a minor seventh',
+  'a seventh',
+  'an octave',
+  'a minor ninth',
+  'a ninth',
+];
+
+/** An interval in words: «a fifth», «a ninth», else counted in semitones. */
+export const intervalInWords = (semitones: Semitones): string =>
+  intervals[Math.abs(semitones)] ?? semitonesInWords(Math.abs(semitones));

@@ -1,0 +1,39 @@
+import type { Seconds } from '../units';
+import { chanceOnTime, learnedTalk, likelyLength, placeSegments } from '../timing';
+import type { LikelyLength, Placed } from '../timing';
+import { computeSegment, type ComputedSegment, type PlannedSegment, type Setting } from './segment';
+
+/** A whole warm-up as computed: every segment placed on its clock, and how its end compares with the time set aside. */
+export interface ComputedPlan {
+  readonly segments: readonly (ComputedSegment & { readonly placed: Placed })[];
+  readonly total: Seconds;
+  /** What is left of the time set aside; negative when the plan is too long. */
+  readonly left: Seconds;
+  readonly likely: LikelyLength;
+  /** 0 to 1. */
+  readonly chanceOnTime: number;
+}
+
+/** Computes a warm-up from its segments (docs/model.md, sections 5 and 6). */
+export function computePlan(
+  segments: readonly PlannedSegment[],
+  setting: Setting,
+  allotted: Seconds,
+): ComputedPlan {
+  const computed = segments.map((segment) => computeSegment(segment, setting));
+  const placed = placeSegments(computed.map(({ seconds }) => seconds));
+  const total = placed[placed.length - 1]?.to ?? 0;
+  const likely = likelyLength(
+    computed.map(({ talk, seconds }) => ({
+      mean: seconds,
+      variance: learnedTalk(talk).variance,
+    })),
+  );
+  return {
+    segments: computed.map((segment, i) => ({ ...segment, placed: placed[i]! })),
+    total,
+    left: allotted - total,
+    likely,
+    chanceOnTime: chanceOnTime(likely, allotted),
+  };
+}

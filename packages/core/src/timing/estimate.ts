@@ -1,0 +1,73 @@
+import type { Seconds } from '../units';
+
+/** A length that is not certain: its mean and variance (s²). */
+export interface Estimate {
+  readonly mean: Seconds;
+  readonly variance: number;
+}
+
+/** How an estimate is learned and shown (docs/model.md, section 6). */
+export const estimateFigures = {
+  /** How many observations the prior weighs as. */
+  priorWeight: 3,
+  /** The prior's spread as a share of its mean. */
+  priorSpread: 0.4,
+  /** The shown span is never narrower than this share of the planned length. */
+  leastSpan: 0.08,
+} as const;
+
+/** The 90th percentile of the normal distribution, in standard deviations. */
+const ninetieth = 1.2815515655446004;
+
+/** The talk before an exercise, from its prior and what was observed. */
+export function learnedTalk(prior: Seconds, observed: readonly Seconds[] = []): Estimate {
+  const { priorWeight, priorSpread } = estimateFigures;
+  const weight = priorWeight + observed.length;
+  const mean = (priorWeight * prior + observed.reduce((sum, x) => sum + x, 0)) / weight;
+  const squares = observed.reduce((sum, x) => sum + (x - mean) ** 2, 0);
+  return { mean, variance: (priorWeight * (priorSpread * prior) ** 2 + squares) / weight };
+}
+
+/** The likely length of a whole warm-up. */
+export interface LikelyLength {
+  readonly mean: Seconds;
+  /** 10th and 90th percentile. */
+  readonly early: Seconds;
+  readonly late: Seconds;
+  /** Standard deviation, widened to the least span. */
+  readonly spread: Seconds;
+}
+
+/** Sums independent lengths; the span is never narrower than 8 % of the mean. */
+export function likelyLength(lengths: readonly Estimate[]): LikelyLength {
+  const mean = lengths.reduce((sum, length) => sum + length.mean, 0);
+  const variance = lengths.reduce((sum, length) => sum + length.variance, 0);
+  const leastSpread = (estimateFigures.leastSpan * mean) / (2 * ninetieth);
+  const spread = Math.max(Math.sqrt(variance), leastSpread);
+  return { mean, early: mean - ninetieth * spread, late: mean + ninetieth * spread, spread };
+}
+
+/** The normal distribution function, by Abramowitz and Stegun 7.1.26 (error below 1.5e−7). */
+function normal(x: number): number {
+  const t = 1 / (1 + (0.3275911 * Math.abs(x)) / Math.SQRT2);
+  const poly =
+    t *
+    (0.254829592 +
+      t * (-0.284496736 + t * (1.421413741 + t * (-1.453152027 + t * 1.061405429))));
+  const erf = 1 - poly * Math.exp((-x * x) / 2);
+  return x >= 0 ? (1 + erf) / 2 : (1 - erf) / 2;
+}
+
+/** The chance (0 to 1) that a warm-up of this likely length ends within the time set aside. */
+export function chanceOnTime(length: LikelyLength, allotted: Seconds): number {
+  if (length.spread === 0) return length.mean <= allotted ? 1 : 0;
+  return normal((allotted - length.mean) / length.spread);
+}
+
+/** «on time 8 times in 10». */
+export function chanceInWords(chance: number): string {
+  const tenths = Math.round(chance * 10);
+  if (tenths >= 10) return 'on time nearly always';
+  if (tenths <= 0) return 'hardly ever on time';
+  return `on time ${tenths} ${tenths === 1 ? 'time' : 'times'} in 10`;
+}

@@ -1,0 +1,3 @@
+export * from './clock';
+export * from './estimate';
+export * from './segment';
