@@ -6,6 +6,7 @@ export * from './exercise';
 export * from './fit/fit';
 export * from './fit/keyStrip';
 export * from './ladder';
+export * from './piece/needs';
 export * from './pitch';
 export * from './plan';
 export * from './timing';

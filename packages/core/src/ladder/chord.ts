@@ -71,29 +71,28 @@ function voicingsOf(problem: ChordProblem, root: MidiNote): Voicings {
   const costs = notes.map((list, part) =>
     list.map((note) => noteCost(problem.sections[part]!, problem.fraction, note)),
   );
-  const wanted = new Set(
-    problem.tones.slice(0, problem.sections.length).map((tone) => pitchClass(root + tone)),
-  );
+  // The tones present so far, one bit a pitch class.
+  const bit = (note: MidiNote): number => 1 << pitchClass(note);
+  const wanted = problem.tones
+    .slice(0, problem.sections.length)
+    .reduce((bits, tone) => bits | bit(root + tone), 0);
   const lowestPart = notes.length - 1;
-  const sung: MidiNote[] = [];
-  const visit = (part: number, index: number, cost: number): void => {
+  const visit = (part: number, index: number, cost: number, above: MidiNote, bits: number) => {
     if (part > lowestPart) {
-      const present = new Set(sung.map(pitchClass));
-      if ([...wanted].every((tone) => present.has(tone))) own[index] = cost;
+      if (bits === wanted) own[index] = cost;
       return;
     }
-    notes[part]!.forEach((note, digit) => {
-      const above = sung[part - 1];
-      if (above !== undefined && note > above) return;
-      const gap = part === lowestPart ? chordCosts.lowestGap : chordCosts.usualGap;
-      const spread = above === undefined ? 0 : Math.max(0, above - note - gap);
-      sung[part] = note;
+    const choices = notes[part]!;
+    const gap = part === lowestPart ? chordCosts.lowestGap : chordCosts.usualGap;
+    for (let digit = 0; digit < choices.length; digit += 1) {
+      const note = choices[digit]!;
+      if (note > above) break;
+      const spread = part === 0 ? 0 : Math.max(0, above - note - gap);
       const next = cost + costs[part]![digit]! + chordCosts.tooFarApart * spread;
-      visit(part + 1, index * notes[part]!.length + digit, next);
-      sung.length = part;
-    });
+      visit(part + 1, index * choices.length + digit, next, note, bits | bit(note));
+    }
   };
-  if (size > 0) visit(0, 0, 0);
+  if (size > 0) visit(0, 0, 0, Infinity, 0);
   return { notes, own };
 }
 
@@ -119,17 +118,17 @@ function throughMotion(
     const there = to[part]!;
     const next = new Float64Array(outer * here.length * inner).fill(Infinity);
     for (let o = 0; o < outer; o += 1) {
-      here.forEach((a, i) => {
-        there.forEach((b, j) => {
-          const moved = motion(a, b, rootMoves);
+      for (let i = 0; i < here.length; i += 1) {
+        for (let j = 0; j < there.length; j += 1) {
+          const moved = motion(here[i]!, there[j]!, rootMoves);
           const source = (o * there.length + j) * inner;
           const target = (o * here.length + i) * inner;
           for (let k = 0; k < inner; k += 1) {
             const cost = table[source + k]! + moved;
             if (cost < next[target + k]!) next[target + k] = cost;
           }
-        });
-      });
+        }
+      }
     }
     lengths[part] = here.length;
     table = next;
@@ -164,11 +163,14 @@ function solve(byRoot: readonly Voicings[], roots: readonly MidiNote[]): Float64
   for (let i = byRoot.length - 1; i >= 0; i -= 1) {
     const { own, notes } = byRoot[i]!;
     const next = byRoot[i + 1];
-    toGo[i] = next
-      ? throughMotion(notes, next.notes, toGo[i + 1]!, Math.abs(roots[i + 1]! - roots[i]!)).map(
-          (cost, index) => cost + own[index]!,
-        )
-      : own;
+    if (!next) {
+      toGo[i] = own;
+      continue;
+    }
+    const rootMoves = Math.abs(roots[i + 1]! - roots[i]!);
+    const onward = throughMotion(notes, next.notes, toGo[i + 1]!, rootMoves);
+    for (let index = 0; index < own.length; index += 1) onward[index] = onward[index]! + own[index]!;
+    toGo[i] = onward;
   }
   return toGo;
 }
@@ -200,37 +202,70 @@ function choose(
   return chosen;
 }
 
+/** The voicings of roots, computed once for each of the twelve; a root an octave away has the same. */
+type KnownVoicings = (root: MidiNote) => Voicings;
+
+function remembered(problem: ChordProblem): KnownVoicings {
+  const known = new Map<number, Voicings>();
+  return (root) => {
+    const voicings = known.get(pitchClass(root)) ?? voicingsOf(problem, root);
+    known.set(pitchClass(root), voicings);
+    return voicings;
+  };
+}
+
+interface Solved {
+  readonly start: MidiNote;
+  readonly cost: number;
+  readonly tonics: readonly MidiNote[];
+  readonly byRoot: readonly Voicings[];
+  readonly toGo: readonly Float64Array[];
+}
+
+function solveFrom(
+  problem: ChordProblem,
+  voicings: KnownVoicings,
+  start: MidiNote,
+): Solved | undefined {
+  const tonics = keyOffsets(problem.shape, problem.keys, problem.step).map((d) => start + d);
+  const byRoot = tonics.map(voicings);
+  const toGo = solve(byRoot, tonics);
+  let least = Infinity;
+  for (const cost of toGo[0]!) if (cost < least) least = cost;
+  if (least === Infinity) return undefined;
+  const moved =
+    problem.preferredStart === undefined
+      ? 0
+      : ladderCosts.startMoved * Math.abs(start - problem.preferredStart);
+  return { start, cost: least + moved, tonics, byRoot, toGo };
+}
+
+const asLadder = ({ start, cost, tonics, byRoot, toGo }: Solved): ChordLadder => ({
+  kind: 'chord',
+  start,
+  cost,
+  tonics,
+  voicings: choose(byRoot, tonics, toGo),
+});
+
 /**
  * The chord ladder from one start, or undefined when some root cannot be voiced: exact, by dynamic
  * programming over all voicings (docs/model.md, section 5).
  */
 export function chordLadderFrom(problem: ChordProblem, start: MidiNote): ChordLadder | undefined {
-  const tonics = keyOffsets(problem.shape, problem.keys, problem.step).map((d) => start + d);
-  const known = new Map<number, Voicings>();
-  const byRoot = tonics.map((root) => {
-    const voicings = known.get(pitchClass(root)) ?? voicingsOf(problem, root);
-    known.set(pitchClass(root), voicings);
-    return voicings;
-  });
-  if (byRoot.some(({ own }) => own.every((cost) => cost === Infinity))) return undefined;
-  const toGo = solve(byRoot, tonics);
-  const least = toGo[0]!.reduce((a, b) => Math.min(a, b), Infinity);
-  const moved =
-    problem.preferredStart === undefined
-      ? 0
-      : ladderCosts.startMoved * Math.abs(start - problem.preferredStart);
-  const voicings = choose(byRoot, tonics, toGo);
-  return { kind: 'chord', start, cost: least + moved, tonics, voicings };
+  const solved = solveFrom(problem, remembered(problem), start);
+  return solved && asLadder(solved);
 }
 
 /** The best chord ladder over the twelve starts around the preferred one; of equal ones the lower. Undefined when none can be voiced. */
 export function bestChordLadder(problem: ChordProblem): ChordLadder | undefined {
+  const voicings = remembered(problem);
   const first =
     problem.preferredStart === undefined ? usualStarts.first : problem.preferredStart - 6;
-  let best: ChordLadder | undefined;
+  let best: Solved | undefined;
   for (let start = first; start < first + usualStarts.count; start += 1) {
-    const ladder = chordLadderFrom(problem, start);
-    if (ladder && ladder.cost < (best?.cost ?? Infinity)) best = ladder;
+    const solved = solveFrom(problem, voicings, start);
+    if (solved && solved.cost < (best?.cost ?? Infinity)) best = solved;
   }
-  return best;
+  return best && asLadder(best);
 }

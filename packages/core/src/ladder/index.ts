@@ -3,6 +3,5 @@ export * from './costs';
 export * from './goal';
 export * from './ladder';
 export * from './problem';
-export { partChoices, partPath, singingCost } from './partPath';
 export * from './shape';
 export * from './words';

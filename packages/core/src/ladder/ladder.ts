@@ -1,7 +1,7 @@
 import type { MidiNote, PitchRange } from '../units';
 import { fitOnTonic } from '../fit/fit';
 import { ladderCosts } from './costs';
-import { partChoices, partPath, pathCost, type PartChoices } from './partPath';
+import { leastCost, partChoices, partPath, pathCost, type PartChoices } from './partPath';
 import type { Infeasible, Ladder, LadderProblem } from './problem';
 import { keyOffsets } from './shape';
 
@@ -57,6 +57,21 @@ export function ladderFrom(problem: LadderProblem, start: MidiNote): Ladder | un
   return climb(problem, choicesOf(problem), start);
 }
 
+/** Adds up the parts' costs, and stops once the limit is reached. */
+function sumWhileBelow(
+  limit: number,
+  from: number,
+  choices: readonly PartChoices[],
+  cost: (part: PartChoices) => number,
+): number {
+  let sum = from;
+  for (const part of choices) {
+    if (sum >= limit) break;
+    sum += cost(part);
+  }
+  return sum;
+}
+
 /**
  * The best ladder: the start of least cost, of equal ones the lower, with each part's cheapest way
  * through the keys (docs/model.md, section 5). Exact over all starts.
@@ -69,12 +84,12 @@ export function bestLadder(problem: LadderProblem): Ladder | Infeasible {
   let best: { start: MidiNote; cost: number } | undefined;
   for (let start = first; start <= last; start += 1) {
     const tonics = offsets.map((offset) => start + offset);
-    let cost = startCost(problem, start, start + highestOffset);
-    for (const part of choices) {
-      if (cost >= (best?.cost ?? Infinity)) break;
-      cost += pathCost(part, tonics);
-    }
-    if (cost < (best?.cost ?? Infinity)) best = { start, cost };
+    const fixed = startCost(problem, start, start + highestOffset);
+    const most = best?.cost ?? Infinity;
+    // A start that is no better even with rests to spare needs no closer look.
+    if (sumWhileBelow(most, fixed, choices, (part) => leastCost(part, tonics)) >= most) continue;
+    const cost = sumWhileBelow(most, fixed, choices, (part) => pathCost(part, tonics));
+    if (cost < most) best = { start, cost };
   }
   const ladder = best && climb(problem, choices, best.start);
   return ladder ?? whatPreventsIt(problem, choices);

@@ -11,9 +11,8 @@ const usualMoves: readonly Semitones[] = [0, -12, 12];
 export interface PartChoices {
   readonly section: Section;
   readonly displacements: readonly Semitones[];
-  readonly mayRest: boolean;
-  /** The points of singing on a tonic with a displacement; Infinity where it is not allowed. */
-  readonly cost: (tonic: MidiNote, displacement: Semitones) => number;
+  /** The weight on a tonic of every displacement in order, then of resting; Infinity where it is not allowed. */
+  readonly weights: (tonic: MidiNote) => readonly number[];
 }
 
 const byPreference = (a: Semitones, b: Semitones): number => {
@@ -21,12 +20,22 @@ const byPreference = (a: Semitones, b: Semitones): number => {
   return side(a) - side(b) || Math.abs(a) - Math.abs(b);
 };
 
-/** The points of one repetition in one part (docs/model.md, section 5). */
-export function singingCost(
+/**
+ * Cost, rests and keys away from the usual octave in one number, compared in that order. Exact
+ * while a ladder has fewer keys than the base.
+ */
+const base = 1024;
+const weigh = (cost: number, rests: number, away: number): number =>
+  (cost * base + rests) * base + away;
+const changeWeight = weigh(ladderCosts.change, 0, 0);
+const restWeight = weigh(ladderCosts.rest, 1, 0);
+
+/** The points of one repetition in one part; Infinity where it is not allowed (docs/model.md, section 5). */
+function singingCost(
   section: Section,
   pattern: LadderPattern,
   fraction: number,
-): PartChoices['cost'] {
+): (tonic: MidiNote, displacement: Semitones) => number {
   const [windowLow, windowHigh] = stageWindow(section.comfort, fraction);
   return (tonic, displacement) => {
     const fit = fitOnTonic(section, pattern, tonic, section.octave + displacement);
@@ -41,50 +50,42 @@ export function singingCost(
   };
 }
 
-/** Prepares what a part can do with a pattern; the costs of a tonic are computed once. */
+/** Prepares what a part can do with a pattern; the weights of a tonic are computed once. */
 export function partChoices(
   section: Section,
   pattern: LadderPattern,
   fraction: number,
 ): PartChoices {
   const displacements = [...new Set(pattern.octaveMoves ?? usualMoves)].sort(byPreference);
-  const known = new Map<number, number>();
-  const compute = singingCost(section, pattern, fraction);
+  const rest = (pattern.mayRest ?? true) ? restWeight : Infinity;
+  const cost = singingCost(section, pattern, fraction);
+  const known = new Map<MidiNote, readonly number[]>();
   return {
     section,
     displacements,
-    mayRest: pattern.mayRest ?? true,
-    cost: (tonic, displacement) => {
-      const key = tonic * 256 + displacement;
-      let cost = known.get(key);
-      if (cost === undefined) known.set(key, (cost = compute(tonic, displacement)));
-      return cost;
+    weights: (tonic) => {
+      const found = known.get(tonic);
+      if (found) return found;
+      const weights = displacements.map((displacement) =>
+        weigh(cost(tonic, displacement), 0, displacement === 0 ? 0 : 1),
+      );
+      weights.push(rest);
+      known.set(tonic, weights);
+      return weights;
     },
   };
 }
 
-/**
- * Cost, rests and keys away from the usual octave in one number, compared in that order. Exact
- * while a ladder has fewer keys than the base.
- */
-const base = 1024;
-const weigh = (cost: number, rests: number, away: number): number =>
-  (cost * base + rests) * base + away;
-const changeWeight = weigh(ladderCosts.change, 0, 0);
-const restWeight = weigh(ladderCosts.rest, 1, 0);
-
 /** For each key, the weight of every action: the displacements in order, then resting. */
-function ownWeights(choices: PartChoices, tonics: readonly MidiNote[]): number[][] {
-  return tonics.map((tonic) => {
-    const weights = choices.displacements.map((displacement) =>
-      weigh(choices.cost(tonic, displacement), 0, displacement === 0 ? 0 : 1),
-    );
-    weights.push(choices.mayRest ? restWeight : Infinity);
-    return weights;
-  });
+function ownWeights(choices: PartChoices, tonics: readonly MidiNote[]): (readonly number[])[] {
+  return tonics.map((tonic) => choices.weights(tonic));
 }
 
-const least = (values: readonly number[]): number => Math.min(...values);
+function least(values: readonly number[]): number {
+  let smallest = Infinity;
+  for (const value of values) if (value < smallest) smallest = value;
+  return smallest;
+}
 
 /**
  * The cheapest action at every key from the last to the first. `toGo[i][r][a]` is the weight from
@@ -110,28 +111,39 @@ function weightsToGo(own: readonly (readonly number[])[], budget: number): numbe
 }
 
 /** The least weight of a part over the tonics without looking at how many rests it takes. */
-function leastWeight(own: readonly (readonly number[])[]): number {
-  let next: number[] | undefined;
-  for (let i = own.length - 1; i >= 0; i -= 1) {
-    const changed = next ? least(next) + changeWeight : 0;
-    const after: readonly number[] = next ?? [];
-    next = own[i]!.map((weight, action) =>
-      next ? weight + Math.min(after[action]!, changed) : weight,
-    );
+function leastWeight(choices: PartChoices, tonics: readonly MidiNote[]): number {
+  const actions = choices.displacements.length + 1;
+  const toGo = new Float64Array(actions);
+  let smallest = 0;
+  for (let i = tonics.length - 1; i >= 0; i -= 1) {
+    const own = choices.weights(tonics[i]!);
+    const changed = smallest + changeWeight;
+    let next = Infinity;
+    for (let action = 0; action < actions; action += 1) {
+      const same = toGo[action]!;
+      const onward = i === tonics.length - 1 ? 0 : same < changed ? same : changed;
+      const weight = own[action]! + onward;
+      toGo[action] = weight;
+      if (weight < next) next = weight;
+    }
+    smallest = next;
   }
-  return next ? least(next) : 0;
+  return smallest;
 }
 
 const costOfWeight = (weight: number): number => Math.floor(weight / (base * base));
 const restsOfWeight = (weight: number): number => Math.floor(weight / base) % base;
 
+/** The points of a part's cheapest way when it might rest as often as it likes: never more than the real ones. */
+export const leastCost = (choices: PartChoices, tonics: readonly MidiNote[]): number =>
+  costOfWeight(leastWeight(choices, tonics));
+
 /** The points of a part's cheapest way through the tonics; Infinity when there is none. */
 export function pathCost(choices: PartChoices, tonics: readonly MidiNote[]): number {
-  const own = ownWeights(choices, tonics);
-  const free = leastWeight(own);
+  const free = leastWeight(choices, tonics);
   const budget = Math.floor(tonics.length / 2);
   if (free === Infinity || restsOfWeight(free) <= budget) return costOfWeight(free);
-  return costOfWeight(least(weightsToGo(own, budget)[0]?.[budget] ?? []));
+  return costOfWeight(least(weightsToGo(ownWeights(choices, tonics), budget)[0]![budget]!));
 }
 
 /**

@@ -55,7 +55,7 @@ describe('reasons', () => {
       sections: mixedChoir.slice(0, 1),
     });
     expect(reasonsInWords(bestLadder(short) as Ladder, short)).toContain(
-      'The top key D stays six semitones below what tonight’s music needs.',
+      'The top key C stays eight semitones below what tonight’s music needs.',
     );
   });
 });

@@ -1,0 +1,149 @@
+/** How a demo evening is laid out; pieces are named by their key in the demo's list. */
+export interface DemoAgendaItem {
+  readonly id: string;
+  readonly kind: 'warm-up' | 'piece' | 'break' | 'notices' | 'cool-down';
+  readonly title: string;
+  readonly minutes: number;
+  readonly piece?: string;
+}
+
+/** A segment of a demo plan: an exercise by its id, and what was changed from its usual figures. */
+export interface DemoSegment {
+  readonly exercise: string;
+  readonly repetitions?: number;
+  readonly tempo?: number;
+  readonly talk?: number;
+}
+
+export interface DemoEvening {
+  /** Weeks from the coming Tuesday. */
+  readonly week: number;
+  readonly name?: string;
+  readonly agenda: readonly DemoAgendaItem[];
+  readonly plan?: readonly DemoSegment[];
+}
+
+export const demoPieces = {
+  lanterns: {
+    title: 'Lanterns over Slate',
+    short: 'L',
+    ranges: { S: [62, 77], A: [57, 71], T: [52, 65], B: [43, 59] },
+  },
+  coldIron: {
+    title: 'Cold Iron, Warm Hands',
+    short: 'C',
+    ranges: { S: [62, 70], A: [55, 67], T: [50, 60], B: [41, 57] },
+  },
+  heron: {
+    title: 'The Heron’s Errand',
+    short: 'H',
+    ranges: { S: [64, 76], A: [57, 72], T: [52, 64], B: [45, 59] },
+  },
+  ferry: {
+    title: 'Night Ferry Round',
+    short: 'N',
+    ranges: { S: [64, 74], A: [59, 70], T: [52, 62], B: [45, 60] },
+  },
+} as const;
+
+const piece = (key: keyof typeof demoPieces, minutes = 20): DemoAgendaItem => ({
+  id: key.toLowerCase(),
+  kind: 'piece',
+  title: demoPieces[key].title,
+  minutes,
+  piece: key,
+});
+const other = (id: DemoAgendaItem['kind'], title: string, minutes: number): DemoAgendaItem => ({
+  id,
+  kind: id,
+  title,
+  minutes,
+});
+const warmUp = other('warm-up', 'Warm-up', 15);
+const pause = other('break', 'Break', 15);
+const notices = other('notices', 'Notices', 5);
+const coolDown = other('cool-down', 'Cool-down', 5);
+
+const allFour: readonly DemoAgendaItem[] = [
+  warmUp,
+  piece('lanterns'),
+  piece('coldIron'),
+  pause,
+  notices,
+  piece('heron'),
+  piece('ferry'),
+  coolDown,
+];
+const threePieces: readonly DemoAgendaItem[] = [
+  warmUp,
+  piece('coldIron', 25),
+  piece('heron', 30),
+  pause,
+  piece('lanterns', 30),
+  coolDown,
+];
+
+const take = (...ids: readonly string[]): DemoSegment[] => ids.map((exercise) => ({ exercise }));
+
+/** What is planned for the coming Tuesday. */
+const comingPlan: readonly DemoSegment[] = [
+  { exercise: 'coat-off' },
+  { exercise: 'long-s', talk: 10 },
+  { exercise: 'narrow-hum' },
+  { exercise: 'sliding-fifths' },
+  { exercise: 'open-vowels' },
+  { exercise: 'pulley' },
+  { exercise: 'wet-slate', repetitions: 4 },
+  { exercise: 'slate-steps', talk: 15 },
+  { exercise: 'lantern-chord', talk: 20 },
+];
+
+/** Eight weeks around and the way to the lantern night, counted from the coming Tuesday. */
+export const demoEvenings: readonly DemoEvening[] = [
+  {
+    week: -7,
+    agenda: threePieces,
+    plan: take('settle-the-feet', 'four-doors', 'narrow-hum', 'embers', 'pulley', 'one-lamp'),
+  },
+  {
+    week: -6,
+    agenda: allFour,
+    plan: take('coat-off', 'long-s', 'humming-slide', 'open-vowels', 'swift-turns', 'wet-slate'),
+  },
+  {
+    week: -5,
+    agenda: threePieces,
+    plan: take('coat-off', 'sliding-fifths', 'embers', 'bell-to-air', 'pulley', 'lantern-chord'),
+  },
+  {
+    week: -3,
+    agenda: allFour,
+    plan: take('settle-the-feet', 'soft-v', 'narrow-hum', 'open-vowels', 'slate-steps', 'one-lamp'),
+  },
+  {
+    week: -2,
+    agenda: threePieces,
+    plan: take('coat-off', 'sliding-fifths', 'embers', 'long-ledge', 'tin-and-tackle', 'pulley'),
+  },
+  {
+    week: -1,
+    agenda: allFour,
+    plan: take('settle-the-feet', 'narrow-hum', 'bell-to-air', 'pulley', 'ferry-consonants'),
+  },
+  { week: 0, agenda: allFour, plan: comingPlan },
+  ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((week) => ({
+    week,
+    agenda: week % 2 === 0 ? allFour : threePieces,
+  })),
+  {
+    week: 10,
+    name: 'Lantern night',
+    agenda: [
+      { ...warmUp, minutes: 25 },
+      piece('ferry', 10),
+      piece('heron', 10),
+      piece('coldIron', 15),
+      piece('lanterns', 15),
+    ],
+  },
+];

@@ -1,0 +1,40 @@
+import { z } from './zod';
+
+/** A MIDI note number that a voice or a piano can have. */
+export const midiNote = z.int('A note is a whole number.').min(0).max(127);
+
+/** Two notes, the lower first. */
+export const pitchRange = z
+  .tuple([midiNote, midiNote])
+  .refine(([low, high]) => low <= high, 'The lowest note must not lie above the highest.')
+  .readonly();
+
+/** Comfort and reach together: the reach holds the comfort. */
+export const withinReach = (range: {
+  comfort: readonly [number, number];
+  reach: readonly [number, number];
+}): boolean => range.reach[0] <= range.comfort[0] && range.comfort[1] <= range.reach[1];
+export const withinReachMessage = 'The comfort must lie inside the reach.';
+
+export const uuid = z.uuid('This is not a valid id.');
+
+/** One line of text of limited length, without blank ends. */
+export const line = (most: number) =>
+  z
+    .string()
+    .trim()
+    .min(1, 'Write something here.')
+    .max(most, `At most ${most} characters.`);
+
+/** The one shape of every error the server answers with. */
+export const errorBody = z.object({
+  error: z.object({
+    /** A word programs can tell apart: «not_found». */
+    code: z.string(),
+    /** What happened and what to do, for a person. */
+    message: z.string(),
+    /** Messages for single fields of what was sent. */
+    fields: z.record(z.string(), z.string()).optional(),
+  }),
+});
+export type ErrorBody = z.infer<typeof errorBody>;

@@ -1,0 +1,80 @@
+import { shapes } from '@wide-fern/core';
+import { pitchRange, withinReach, withinReachMessage } from './common';
+import { z } from './zod';
+
+const int = z.int().min(-512).max(512);
+const keyCount = z.int().min(1).max(200);
+const seconds = z.number().min(0).max(1e6);
+const beatCount = z.number().min(0).max(1e4);
+const tempo = z.number().positive().max(1000);
+
+/** One problem of `compute ladder`. */
+export const ladderProblemSchema = z.object({
+  parts: z
+    .array(
+      z
+        .object({
+          id: z.string().min(1).max(40),
+          comfort: pitchRange,
+          reach: pitchRange,
+          octave: z.int().min(-48).max(48),
+        })
+        .refine(withinReach, withinReachMessage),
+    )
+    .min(1)
+    .max(16)
+    .refine(
+      (parts) => new Set(parts.map(({ id }) => id)).size === parts.length,
+      'Each part needs an id of its own.',
+    ),
+  exercise: z
+    .object({
+      lowest: int,
+      highest: int,
+      strict: z.boolean().optional(),
+      octaveMoves: z.array(z.int().min(-48).max(48)).min(1).max(9).optional(),
+      mayRest: z.boolean().optional(),
+    })
+    .refine(({ lowest, highest }) => lowest <= highest, 'lowest must not lie above highest.'),
+  shape: z.enum(shapes),
+  keys: keyCount,
+  step: z.int().min(1).max(24),
+  fraction: z.number().positive().max(1),
+  preferredStart: int.optional(),
+  goalTonic: int.optional(),
+});
+
+/** One problem of `compute comfort`. */
+export const comfortProblemSchema = z.object({
+  singers: z
+    .array(
+      z
+        .object({ part: z.string().min(1).max(40), comfort: pitchRange, reach: pitchRange })
+        .refine(withinReach, withinReachMessage),
+    )
+    .max(5000),
+  q: z.number().positive().max(1),
+});
+
+const breathCounts = { in: beatCount, hold: beatCount, out: beatCount, rest: beatCount };
+
+/** One problem of `compute time`: a sung pattern, or counted breathing. */
+export const timeProblemSchema = z.union([
+  z.object({
+    talk: seconds,
+    demonstrate: z.boolean(),
+    countIn: beatCount,
+    keys: keyCount,
+    verses: keyCount,
+    patternBeats: beatCount,
+    breathBeats: beatCount,
+    keyChangeBeats: beatCount,
+    tempo,
+  }),
+  z.object({
+    rounds: keyCount,
+    ...breathCounts,
+    increment: z.object(breathCounts),
+    tempo,
+  }),
+]);
