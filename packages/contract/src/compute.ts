@@ -58,23 +58,23 @@ export const comfortProblemSchema = z.object({
 
 const breathCounts = { in: beatCount, hold: beatCount, out: beatCount, rest: beatCount };
 
-/** One problem of `compute time`: a sung pattern, or counted breathing. */
-export const timeProblemSchema = z.union([
-  z.object({
-    talk: seconds,
-    demonstrate: z.boolean(),
-    countIn: beatCount,
-    keys: keyCount,
-    verses: keyCount,
-    patternBeats: beatCount,
-    breathBeats: beatCount,
-    keyChangeBeats: beatCount,
-    tempo,
-  }),
-  z.object({
-    rounds: keyCount,
-    ...breathCounts,
-    increment: z.object(breathCounts),
-    tempo,
-  }),
-]);
+/** One problem of `compute time` about a sung pattern. */
+export const patternTimeSchema = z.object({
+  talk: seconds,
+  demonstrate: z.boolean(),
+  countIn: beatCount,
+  keys: keyCount,
+  verses: keyCount,
+  patternBeats: beatCount,
+  breathBeats: beatCount,
+  keyChangeBeats: beatCount,
+  tempo,
+});
+
+/** One problem of `compute time` about counted breathing; it is told by its rounds. */
+export const breathTimeSchema = z.object({
+  rounds: keyCount,
+  ...breathCounts,
+  increment: z.object(breathCounts),
+  tempo,
+});

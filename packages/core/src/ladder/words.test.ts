@@ -19,13 +19,13 @@ describe('what the parts do', () => {
     const ladder = bestLadder(problem(12)) as Ladder;
     expect(movesInWords(ladder, mixedChoir)).toEqual([
       'altos rest from E',
-      'basses rest at E and F and sing an octave down at G♭ and G',
+      'basses rest at E and F, then sing an octave down at G♭ and G',
     ]);
   });
   it('joins parts that do the same, and counts keys that come twice', () => {
     const ladder = bestLadder(problem(14, { shape: 'up-and-back', keys: 9 })) as Ladder;
     expect(movesInWords(ladder, mixedChoir)).toEqual([
-      'sopranos and tenors rest in the first two keys and rest in the last two keys',
+      'sopranos and tenors rest in the first two keys and in the last two keys',
     ]);
   });
 });

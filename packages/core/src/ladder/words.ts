@@ -68,11 +68,20 @@ function whereInWords(run: Run, names: readonly string[]): string {
   return run.to === last ? `from ${first}` : `from ${first} to ${names[run.to]!}`;
 }
 
-function runInWords(run: Run, usual: Semitones, names: readonly string[]): string | undefined {
-  const where = whereInWords(run, names);
-  if (run.move === 'rest') return `rest ${where}`;
-  if (run.move !== usual) return `sing ${octaveInWords(run.move - usual)} ${where}`;
-  return undefined;
+/** «rest at E and F and sing an octave down from G»: the runs that are not as usual, equal doings named once. */
+function runsInWords(
+  runs: readonly Run[],
+  usual: Semitones,
+  names: readonly string[],
+): string | undefined {
+  const doings = new Map<string, string[]>();
+  for (const run of runs) {
+    if (run.move === usual) continue;
+    const doing = run.move === 'rest' ? 'rest' : `sing ${octaveInWords(run.move - usual)}`;
+    doings.set(doing, [...(doings.get(doing) ?? []), whereInWords(run, names)]);
+  }
+  const phrases = [...doings].map(([doing, places]) => `${doing} ${listInWords(places)}`);
+  return phrases.length > 0 ? phrases.join(', then ') : undefined;
 }
 
 /** «altos rest from E», for all parts that do not simply sing as usual; parts that do alike together. */
@@ -85,9 +94,8 @@ export function movesInWords(
   const phrases = new Map<string, string[]>();
   for (const path of ladder.paths) {
     const usual = sections.find(({ id }) => id === path.id)?.octave ?? 0;
-    const doing = runsOf(path.moves).flatMap((run) => runInWords(run, usual, names) ?? []);
-    if (doing.length === 0) continue;
-    const phrase = listInWords(doing);
+    const phrase = runsInWords(runsOf(path.moves), usual, names);
+    if (!phrase) continue;
     phrases.set(phrase, [...(phrases.get(phrase) ?? []), many(wording, path.id)]);
   }
   return [...phrases].map(([phrase, parts]) => `${listInWords(parts)} ${phrase}`);
