@@ -1,0 +1,45 @@
+import { addMemberSchema, changeMemberSchema, type Choir as ChoirView } from '@wide-fern/contract';
+import { inChoir, type Route } from '../http/route';
+import { addMember, changeRole, listMembers, removeMember } from './choir.service';
+
+export const choirRoutes: readonly Route[] = [
+  inChoir('reader', {
+    method: 'get',
+    path: '/choirs/:choir',
+    handle: ({ choir }) => {
+      const { id, name, timeZone, accidentals } = choir;
+      const body: ChoirView = { id, name, timeZone, accidentals: accidentals ?? 'flats' };
+      return Promise.resolve({ body });
+    },
+  }),
+  inChoir('deputy', {
+    method: 'get',
+    path: '/choirs/:choir/members',
+    handle: async ({ em, choir }) => ({ body: await listMembers(em, choir) }),
+  }),
+  inChoir('director', {
+    method: 'post',
+    path: '/choirs/:choir/members',
+    body: addMemberSchema,
+    handle: async ({ em, choir, body }) => ({
+      status: 201,
+      body: await addMember(em, choir, body),
+    }),
+  }),
+  inChoir('director', {
+    method: 'put',
+    path: '/choirs/:choir/members/:member',
+    body: changeMemberSchema,
+    handle: async ({ em, choir, params, body }) => ({
+      body: await changeRole(em, choir, params.member!, body.role),
+    }),
+  }),
+  inChoir('director', {
+    method: 'delete',
+    path: '/choirs/:choir/members/:member',
+    handle: async ({ em, choir, params }) => {
+      await removeMember(em, choir, params.member!);
+      return {};
+    },
+  }),
+];

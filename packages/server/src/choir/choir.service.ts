@@ -1,0 +1,117 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import type { AddMember, Member as MemberView, Role } from '@wide-fern/contract';
+import { mixedChoir } from '@wide-fern/core';
+import { Account } from '../account/account.entity';
+import { notFound, Problem } from '../http/problem';
+import { Choir, Member, VoicePart } from './choir.entity';
+
+/** A new choir with the parts of a mixed one and its first director; the caller flushes. */
+export function createChoir(
+  em: EntityManager,
+  wanted: { name: string; timeZone: string; director: Account; demoAnchor?: string },
+): { choir: Choir; parts: VoicePart[] } {
+  const { name, timeZone, director, demoAnchor } = wanted;
+  const choir = em.create(Choir, { name, timeZone, demoAnchor: demoAnchor ?? null });
+  em.create(Member, { choir, account: director, role: 'director' });
+  const parts = mixedChoir.map((part, position) =>
+    em.create(VoicePart, {
+      choir,
+      position,
+      code: part.id,
+      one: part.one,
+      many: part.many,
+      octave: part.octave,
+      comfortLow: part.comfort[0],
+      comfortHigh: part.comfort[1],
+      reachLow: part.reach[0],
+      reachHigh: part.reach[1],
+    }),
+  );
+  return { choir, parts };
+}
+
+/** A person's choir and role in it; undefined when there is none. */
+export async function membershipOf(
+  em: EntityManager,
+  account: Account,
+  choir: string,
+): Promise<{ choir: Choir; role: Role } | undefined> {
+  const member = await em.findOne(Member, { account, choir }, { populate: ['choir'] });
+  return member ? { choir: member.choir, role: member.role } : undefined;
+}
+
+const asView = (member: Member): MemberView => ({
+  id: member.id,
+  name: member.account.name,
+  email: member.account.email,
+  role: member.role,
+});
+
+export async function listMembers(em: EntityManager, choir: Choir): Promise<MemberView[]> {
+  const members = await em.find(
+    Member,
+    { choir },
+    { populate: ['account'], orderBy: { createdAt: 'asc' } },
+  );
+  return members.map(asView);
+}
+
+/** Takes a person who has an account into the choir; someone already in it gets the new role. */
+export async function addMember(
+  em: EntityManager,
+  choir: Choir,
+  { email, role }: AddMember,
+): Promise<MemberView> {
+  const account = await em.findOne(Account, { email });
+  if (!account) {
+    const message = 'Nobody has an account with this e-mail yet. Ask them to make one first.';
+    throw new Problem(404, 'no_such_account', message, { email: message });
+  }
+  const known = await em.findOne(Member, { choir, account });
+  if (known) return changeRole(em, choir, known.id, role);
+  const member = em.create(Member, { choir, account, role });
+  await em.flush();
+  return asView(member);
+}
+
+/**
+ * Changes a member under a lock on the choir, so that two directors who leave at once do not leave
+ * it without one.
+ */
+async function changeMember<T>(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+  change: (inner: EntityManager, member: Member, isLastDirector: boolean) => T,
+): Promise<T> {
+  return em.transactional(async (inner) => {
+    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
+    const member = await inner.findOne(Member, { id, choir }, { populate: ['account'] });
+    if (!member) throw notFound('This member');
+    const directors = await inner.count(Member, { choir, role: 'director' });
+    return change(inner, member, member.role === 'director' && directors === 1);
+  });
+}
+
+const needsDirector = () =>
+  new Problem(409, 'last_director', 'A choir needs a director. Make someone else director first.');
+
+export function changeRole(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+  role: Role,
+): Promise<MemberView> {
+  return changeMember(em, choir, id, (_inner, member, isLastDirector) => {
+    if (isLastDirector && role !== 'director') throw needsDirector();
+    member.role = role;
+    return asView(member);
+  });
+}
+
+export function removeMember(em: EntityManager, choir: Choir, id: string): Promise<void> {
+  return changeMember(em, choir, id, (inner, member, isLastDirector) => {
+    if (isLastDirector) throw needsDirector();
+    inner.remove(member);
+  });
+}

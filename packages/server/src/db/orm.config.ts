@@ -1,0 +1,40 @@
+import { Migrator } from '@mikro-orm/migrations';
+import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
+import { Account, AccountSession, Attempt } from '../account/account.entity';
+import { Choir, Member, Singer, VoicePart } from '../choir/choir.entity';
+import { Evening } from '../evening/evening.entity';
+import { Piece } from '../piece/piece.entity';
+import { Plan } from '../plan/plan.entity';
+import { migrations } from './migrations';
+
+/** How the database is mapped; the schema itself changes by migrations only. */
+export const ormConfig = (clientUrl: string) =>
+  defineConfig({
+    clientUrl,
+    entities: [
+      Account,
+      AccountSession,
+      Attempt,
+      Choir,
+      Member,
+      VoicePart,
+      Singer,
+      Piece,
+      Evening,
+      Plan,
+    ],
+    extensions: [Migrator],
+    namingStrategy: UnderscoreNamingStrategy,
+    forceUtcTimezone: true,
+    metadataCache: { enabled: false },
+    migrations: {
+      migrationsList: [...migrations],
+      path: 'packages/server/src/db/migrations',
+      silent: true,
+      snapshot: true,
+      snapshotName: 'schema',
+      emit: 'ts',
+      disableForeignKeys: false,
+    },
+    pool: { min: 0, max: 10 },
+  });

@@ -1,0 +1,51 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { demoChoir } from '@wide-fern/catalogue/demo';
+import type { Account } from '../account/account.entity';
+import { Choir, Member } from '../choir/choir.entity';
+import { Evening } from '../evening/evening.entity';
+import { dateIn, dateLater, daysLater, momentOf } from '../evening/zone';
+
+/** The coming rehearsal day of the demo choir, today until its evening has ended: «2026-12-01». */
+export function comingRehearsal(now: Date): string {
+  const { timeZone, weekday, endsAt } = demoChoir;
+  const today = dateIn(now, timeZone);
+  const days = (weekday - new Date(`${today}T12:00:00Z`).getUTCDay() + 7) % 7;
+  const isOver = days === 0 && now >= momentOf(today, endsAt, timeZone);
+  return dateLater(today, isOver ? 7 : days);
+}
+
+/** The director of the demo choir, or null when there is none. */
+export async function findDemoDirector(em: EntityManager): Promise<Account | null> {
+  const member = await em.findOne(
+    Member,
+    { role: 'director', choir: { demoAnchor: { $ne: null } } },
+    { populate: ['account'], orderBy: { createdAt: 'asc' } },
+  );
+  return member?.account ?? null;
+}
+
+/** Moves the demo's evenings on by whole weeks once its coming one has passed; other choirs are left alone. */
+export async function keepDemoFresh(
+  em: EntityManager,
+  choir: Choir,
+  now = new Date(),
+): Promise<void> {
+  const anchor = choir.demoAnchor;
+  const coming = comingRehearsal(now);
+  if (!anchor || anchor === coming) return;
+  await em.transactional(async (inner) => {
+    // Two windows may ask at once; only the first moves the dates.
+    const moved = await inner.nativeUpdate(
+      Choir,
+      { id: choir.id, demoAnchor: anchor },
+      { demoAnchor: coming },
+    );
+    if (moved === 0) return;
+    const noon = (date: string) => Date.parse(`${date}T12:00:00Z`);
+    const days = Math.round((noon(coming) - noon(anchor)) / 86_400_000);
+    for (const evening of await inner.find(Evening, { choir })) {
+      evening.startsAt = daysLater(evening.startsAt, days, choir.timeZone);
+      evening.endsAt = daysLater(evening.endsAt, days, choir.timeZone);
+    }
+  });
+}

@@ -1,0 +1,95 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { exercises } from '@wide-fern/catalogue';
+import {
+  demoChoir,
+  demoEvenings,
+  demoPieces,
+  demoSingers,
+  type DemoSegment,
+} from '@wide-fern/catalogue/demo';
+import type { AgendaItem, Segment } from '@wide-fern/contract';
+import { Account } from '../account/account.entity';
+import { noPassword } from '../account/password';
+import { Choir, Member, Singer } from '../choir/choir.entity';
+import { createChoir } from '../choir/choir.service';
+import { Evening } from '../evening/evening.entity';
+import { tonightFor } from '../evening/tonight.service';
+import { dateLater, momentOf } from '../evening/zone';
+import { Piece } from '../piece/piece.entity';
+import { Plan } from '../plan/plan.entity';
+import { comingRehearsal } from './demo.service';
+
+function asSegment({ exercise: id, ...changed }: DemoSegment, index: number): Segment {
+  const exercise = exercises.find((one) => one.id === id);
+  if (!exercise) throw new Error(`The demo plans an exercise that is not in the catalogue: ${id}`);
+  return {
+    id: `segment-${index + 1}`,
+    exercise,
+    choices: { ...exercise.usual, ...changed, start: null },
+  };
+}
+
+/** Loads the demo choir when there is no choir at all. Says whether it did. */
+export async function seedDemo(em: EntityManager, now = new Date()): Promise<boolean> {
+  if ((await em.count(Choir)) > 0) return false;
+  await em.transactional(async (inner) => {
+    const [director, ...others] = demoChoir.people.map(({ name, email, role }) => ({
+      account: inner.create(Account, { name, email, passwordHash: noPassword }),
+      role,
+    }));
+    const coming = comingRehearsal(now);
+    const { choir, parts } = createChoir(inner, {
+      name: demoChoir.name,
+      timeZone: demoChoir.timeZone,
+      director: director!.account,
+      demoAnchor: coming,
+    });
+    for (const { account, role } of others) inner.create(Member, { choir, account, role });
+    for (const { name, part, comfort, reach } of demoSingers) {
+      inner.create(Singer, {
+        choir,
+        name,
+        part: parts.find(({ code }) => code === part)!,
+        comfortLow: comfort[0],
+        comfortHigh: comfort[1],
+        reachLow: reach[0],
+        reachHigh: reach[1],
+      });
+    }
+    const pieces = new Map(
+      Object.entries(demoPieces).map(([key, { title, ranges }]) => [
+        key,
+        inner.create(Piece, { choir, title, ranges }),
+      ]),
+    );
+    await inner.flush();
+    for (const { week, name, agenda, plan } of demoEvenings) {
+      const date = dateLater(coming, 7 * week);
+      const items = agenda.map(
+        ({ piece, ...item }): AgendaItem => ({
+          ...item,
+          piece: piece ? (pieces.get(piece)?.id ?? null) : null,
+        }),
+      );
+      const evening = inner.create(Evening, {
+        choir,
+        name: name ?? null,
+        startsAt: momentOf(date, demoChoir.startsAt, demoChoir.timeZone),
+        endsAt: momentOf(date, demoChoir.endsAt, demoChoir.timeZone),
+        place: demoChoir.place,
+        agenda: items,
+      });
+      if (!plan) continue;
+      const tonight = await tonightFor(inner, choir, { agenda: items });
+      inner.create(Plan, {
+        choir,
+        evening,
+        item: 'warm-up',
+        document: { schema: 1, tonight, segments: plan.map(asSegment) },
+        savedAt: now < evening.startsAt ? now : evening.startsAt,
+        savedBy: director!.account,
+      });
+    }
+  });
+  return true;
+}

@@ -1,0 +1,73 @@
+import { createHash } from 'node:crypto';
+import type { MikroORM } from '@mikro-orm/postgresql';
+import type { Request, RequestHandler } from 'express';
+import { ipKeyGenerator, rateLimit, type ClientRateLimitInfo, type Store } from 'express-rate-limit';
+import { Problem } from './problem';
+
+const windowMs = 15 * 60_000;
+
+/** Counts in PostgreSQL, so that several server processes count together. Keys are hashed: no address is kept. */
+function sharedStore(orm: MikroORM, name: string): Store {
+  const keyed = (key: string) => createHash('sha256').update(`${name}:${key}`).digest('hex');
+  const run = <T>(sql: string, params: unknown[]) =>
+    orm.em.getConnection().execute<T[]>(sql, params, 'all');
+  return {
+    localKeys: false,
+    async increment(key): Promise<ClientRateLimitInfo> {
+      const resets = new Date(Date.now() + windowMs);
+      const rows = await run<{ hits: number; resets_at: Date | string }>(
+        `insert into attempt as a (key, hits, resets_at) values (?, 1, ?)
+         on conflict (key) do update set
+           hits = case when a.resets_at <= now() then 1 else a.hits + 1 end,
+           resets_at = case when a.resets_at <= now() then excluded.resets_at else a.resets_at end
+         returning hits, resets_at`,
+        [keyed(key), resets],
+      );
+      const row = rows[0]!;
+      return { totalHits: row.hits, resetTime: new Date(row.resets_at) };
+    },
+    async decrement(key) {
+      await run('update attempt set hits = greatest(hits - 1, 0) where key = ?', [keyed(key)]);
+    },
+    async resetKey(key) {
+      await run('delete from attempt where key = ?', [keyed(key)]);
+    },
+  };
+}
+
+function limit(
+  orm: MikroORM,
+  name: string,
+  most: number,
+  key: (request: Request) => string,
+): RequestHandler {
+  return rateLimit({
+    windowMs,
+    limit: most,
+    store: sharedStore(orm, name),
+    keyGenerator: key,
+    skipSuccessfulRequests: true,
+    standardHeaders: 'draft-8',
+    legacyHeaders: false,
+    handler: () => {
+      throw new Problem(
+        429,
+        'too_many_attempts',
+        'Too many attempts. Wait a quarter of an hour, then try again.',
+      );
+    },
+  });
+}
+
+const byAddress = (request: Request): string => ipKeyGenerator(request.ip ?? 'unknown');
+const byEmail = (request: Request): string => {
+  const body: unknown = request.body;
+  const email = typeof body === 'object' && body !== null && 'email' in body ? body.email : '';
+  return typeof email === 'string' ? email.trim().toLowerCase().slice(0, 254) : '';
+};
+
+/** At most ten failed attempts a quarter of an hour for one e-mail, and fifty for one address. */
+export const attemptLimits = (orm: MikroORM): RequestHandler[] => [
+  limit(orm, 'email', 10, byEmail),
+  limit(orm, 'address', 50, byAddress),
+];

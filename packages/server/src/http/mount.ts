@@ -1,0 +1,73 @@
+import type { MikroORM } from '@mikro-orm/postgresql';
+import { uuid } from '@wide-fern/contract';
+import { parse as parseCookies } from 'cookie';
+import { Router, type CookieOptions, type Request, type Response } from 'express';
+import { accountOf } from '../account/session.service';
+import { membershipOf } from '../choir/choir.service';
+import { notFound, Problem } from './problem';
+import type { Reply, Route, Who } from './route';
+
+export const sessionCookie = 'wide_fern_session';
+
+/** Ids in paths that are not agenda items are UUIDs; anything else is simply not here. */
+function checkIds(params: Readonly<Record<string, string>>): void {
+  for (const [name, value] of Object.entries(params)) {
+    if (name !== 'item' && !uuid.safeParse(value).success) throw notFound();
+  }
+}
+
+function checkedBody(route: Route, request: Request): unknown {
+  if (!route.body) return undefined;
+  if (request.body === undefined) {
+    throw new Problem(400, 'bad_json', 'Send a JSON body with the content type application/json.');
+  }
+  const result = route.body.safeParse(request.body);
+  if (result.success) return result.data;
+  const fields: Record<string, string> = {};
+  for (const { path, message } of result.error.issues.slice(0, 20)) {
+    fields[path.join('.') || 'body'] ??= message;
+  }
+  const [first] = Object.values(fields);
+  throw new Problem(400, 'invalid', first ?? 'Something in this is not as expected.', fields);
+}
+
+function send(request: Request, response: Response, reply: Reply): void {
+  const cookie: CookieOptions = {
+    httpOnly: true,
+    sameSite: 'lax',
+    secure: request.secure,
+    path: '/',
+  };
+  if (reply.session === null) response.clearCookie(sessionCookie, cookie);
+  else if (reply.session) {
+    response.cookie(sessionCookie, reply.session.token, {
+      ...cookie,
+      expires: reply.session.expiresAt,
+    });
+  }
+  response.setHeader('Cache-Control', 'no-store');
+  if (reply.body === undefined) response.status(reply.status ?? 204).end();
+  else response.status(reply.status ?? 200).json(reply.body);
+}
+
+/** Puts the routes on a router: ids and bodies checked, the caller known, one transaction scope a call. */
+export function mount(orm: MikroORM, routes: readonly Route[]): Router {
+  const router = Router();
+  for (const route of routes) {
+    router[route.method](route.path, ...(route.before ?? []), async (request, response) => {
+      const em = orm.em.fork();
+      const token = parseCookies(request.headers.cookie ?? '')[sessionCookie];
+      const params = request.params as Record<string, string>;
+      checkIds(params);
+      const account = await accountOf(em, token);
+      const membership =
+        account && params.choir ? await membershipOf(em, account, params.choir) : undefined;
+      const who: Who = { account, membership };
+      // A stranger learns nothing from what is wrong with the body.
+      const mayGoOn = route.access === 'anyone' || (account && (!params.choir || membership));
+      const body = mayGoOn ? checkedBody(route, request) : undefined;
+      send(request, response, await route.handle({ em, params, body, token }, who));
+    });
+  }
+  return router;
+}

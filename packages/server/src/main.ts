@@ -1,0 +1,62 @@
+import type { Server } from 'node:http';
+import { MikroORM } from '@mikro-orm/postgresql';
+import { pino } from 'pino';
+import { createApp } from './app';
+import { migrate } from './db/migrate';
+import { ormConfig } from './db/orm.config';
+import { seedDemo } from './demo/seed';
+
+/** The server process: settings from the environment, see docs/running.md. */
+const { DATABASE_URL, WEB_ROOT, LOG_LEVEL = 'info', TRUSTED_PROXIES = '0' } = process.env;
+const port = Number(process.env.PORT ?? 4600);
+const host = '127.0.0.1';
+
+const log = pino({
+  level: LOG_LEVEL,
+  // Errors may quote values of a statement; their text stays out of the log, their kind and place do not.
+  serializers: {
+    err: (error: Error & { code?: string }) => ({
+      type: error.name,
+      code: error.code,
+      stack: error.stack?.split('\n').filter((line) => line.trimStart().startsWith('at ')),
+    }),
+  },
+});
+
+if (!DATABASE_URL) throw new Error('DATABASE_URL is not set. Start with: npm start');
+const orm = await MikroORM.init(ormConfig(DATABASE_URL));
+await migrate(orm);
+if (process.env.DEMO !== 'no' && (await seedDemo(orm.em.fork()))) log.info('demo choir loaded');
+
+const app = createApp({
+  orm,
+  log,
+  trustedProxies: Number(TRUSTED_PROXIES),
+  ...(WEB_ROOT ? { webRoot: WEB_ROOT } : {}),
+});
+const server: Server = app.listen(port, host, (error?: Error) => {
+  if (error) {
+    log.fatal({ err: error }, `port ${port} cannot be opened`);
+    process.exit(1);
+  }
+  log.info({ port }, 'listening');
+  process.send?.({ kind: 'ready', port });
+});
+
+let stopping = false;
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  const closed = new Promise<void>((done) => server.close(() => done()));
+  server.closeIdleConnections();
+  // A connection that hangs does not keep us; what was acknowledged is stored already.
+  const late = setTimeout(() => server.closeAllConnections(), 3000);
+  await closed;
+  clearTimeout(late);
+  await orm.close(true);
+  process.disconnect?.();
+}
+process.on('SIGTERM', () => void stop());
+process.on('SIGINT', () => void stop());
+// When whoever started us is gone, so are we.
+process.on('disconnect', () => void stop());

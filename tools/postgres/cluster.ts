@@ -1,0 +1,187 @@
+import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { createHash } from 'node:crypto';
+import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import { createServer, type AddressInfo } from 'node:net';
+import { tmpdir } from 'node:os';
+import { join, resolve } from 'node:path';
+
+/** A private PostgreSQL on loopback. */
+export interface Cluster {
+  readonly port: number;
+  readonly pid: number;
+  /** Whether it was found running, left by a process that is gone. */
+  readonly found: boolean;
+  /** The folder its data lies in. */
+  readonly dir: string;
+  readonly url: (database: string) => string;
+  /** Resolves when the server process has ended, by whatever hand. */
+  readonly ended: Promise<void>;
+  readonly stop: () => Promise<void>;
+}
+
+interface Account {
+  readonly uid: number;
+  readonly gid: number;
+}
+
+const superuser = 'choir';
+const debianRoot = '/usr/lib/postgresql';
+
+/** The newest PostgreSQL of Debian's packages, or undefined when none is installed. */
+export function findPostgres(): string | undefined {
+  if (process.env.PG_BIN) return process.env.PG_BIN;
+  if (!existsSync(debianRoot)) return undefined;
+  return readdirSync(debianRoot)
+    .sort((a, b) => Number(b) - Number(a))
+    .map((version) => join(debianRoot, version, 'bin'))
+    .find((bin) => existsSync(join(bin, 'initdb')) && existsSync(join(bin, 'postgres')));
+}
+
+/** Whom PostgreSQL runs as: it refuses to run as root, so there the unprivileged user of its package. */
+function serverAccount(): Account | undefined {
+  if (process.getuid?.() !== 0) return undefined;
+  const [uid, gid] = ['-u', '-g'].map((flag) =>
+    Number(execFileSync('id', [flag, 'postgres'], { encoding: 'utf8' })),
+  );
+  return { uid: uid!, gid: gid! };
+}
+
+/** The folder itself, or one elsewhere when the account may not walk there (a project below a closed home). */
+function reachable(dir: string, who: Account | undefined, durable: boolean): string {
+  mkdirSync(dir, { recursive: true });
+  if (!who) return dir;
+  chmodSync(dir, 0o755);
+  if (spawnSync('/usr/bin/test', ['-x', dir], { ...who, cwd: '/' }).status === 0) return dir;
+  const name = createHash('sha256').update(dir).digest('hex').slice(0, 12);
+  const elsewhere = durable ? join('/var/lib/wide-fern', name) : join(tmpdir(), `pg-${name}`);
+  mkdirSync(elsewhere, { recursive: true, mode: 0o755 });
+  return elsewhere;
+}
+
+export const freePort = (): Promise<number> =>
+  new Promise((done, fail) => {
+    const probe = createServer()
+      .once('error', fail)
+      .listen(0, '127.0.0.1', () => {
+        const { port } = probe.address() as AddressInfo;
+        probe.close(() => done(port));
+      });
+  });
+
+/** What postmaster.pid tells: a server that lives, or nothing, after a stale file was taken away. */
+function running(data: string): { pid: number; port: number } | undefined {
+  const file = join(data, 'postmaster.pid');
+  if (!existsSync(file)) return undefined;
+  const [pid = 0, , , port = 0] = readFileSync(file, 'utf8').split('\n').map(Number);
+  let command = '';
+  try {
+    command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
+  } catch {
+    // The process is gone.
+  }
+  if (command.includes(data) && port > 0) return { pid, port };
+  // PostgreSQL clears the file of a dead process itself, but not one whose number another process has now.
+  rmSync(file);
+  return undefined;
+}
+
+const isAlive = (pid: number): boolean => {
+  try {
+    process.kill(pid, 0);
+    return true;
+  } catch {
+    return false;
+  }
+};
+
+const pause = (ms: number) => new Promise<void>((done) => setTimeout(done, ms));
+
+async function gone(pid: number): Promise<void> {
+  while (isAlive(pid)) await pause(50);
+}
+
+/**
+ * Makes the cluster when there is none, and starts it on loopback; a server that an earlier process
+ * left running is taken over.
+ * @param options.durable whether an acknowledged write has to survive a power cut; without, it is faster.
+ */
+export async function startCluster(options: {
+  readonly bin: string;
+  readonly dir: string;
+  readonly durable?: boolean;
+  readonly port?: number;
+}): Promise<Cluster> {
+  const { bin, durable = false } = options;
+  const who = serverAccount();
+  const dir = reachable(resolve(options.dir), who, durable);
+  const as = {
+    ...who,
+    cwd: '/',
+    env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8', TZ: 'UTC' },
+  };
+  const data = join(dir, 'data');
+  if (!existsSync(join(data, 'PG_VERSION'))) {
+    // What an interrupted first start left is no cluster yet.
+    rmSync(data, { recursive: true, force: true });
+    // Not recursive: the mode would fall on the parents too.
+    mkdirSync(data, { mode: 0o700 });
+    if (who) chownSync(data, who.uid, who.gid);
+    const init = ['-D', data, '-U', superuser, '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8'];
+    if (!durable) init.push('--no-sync');
+    const made = spawnSync(join(bin, 'initdb'), [...init, '--no-instructions'], {
+      ...as,
+      encoding: 'utf8',
+    });
+    if (made.status !== 0) {
+      rmSync(data, { recursive: true, force: true });
+      throw new Error(`The database could not be made: ${made.stderr}`);
+    }
+  }
+  const url = (port: number) => (database: string) =>
+    `postgresql://${superuser}@127.0.0.1:${port}/${database}`;
+  const found = running(data);
+  if (found) {
+    const ended = gone(found.pid);
+    const stop = () => {
+      if (isAlive(found.pid)) process.kill(found.pid, 'SIGINT');
+      return ended;
+    };
+    return { ...found, dir, found: true, url: url(found.port), ended, stop };
+  }
+  // A socket path may have at most 107 bytes, so it never lies inside the project.
+  const sockets = mkdtempSync(join(tmpdir(), 'pg-'));
+  chmodSync(sockets, 0o700);
+  if (who) chownSync(sockets, who.uid, who.gid);
+  const port = options.port ?? (await freePort());
+  const settings = ['max_connections=100', 'shared_buffers=64MB', 'timezone=UTC', 'logging_collector=off'];
+  const quick = ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off', 'autovacuum=off'];
+  const flags = [...settings, ...(durable ? [] : quick)].flatMap((setting) => ['-c', setting]);
+  const server = spawn(
+    join(bin, 'postgres'),
+    ['-D', data, '-h', '127.0.0.1', '-p', String(port), '-k', sockets, ...flags],
+    // A group of its own: Ctrl-C at the terminal reaches us, and we stop it in order.
+    { ...as, stdio: ['ignore', 'ignore', 'pipe'], detached: true },
+  );
+  let log = '';
+  server.stderr.setEncoding('utf8');
+  const ended = new Promise<void>((done) => {
+    server.once('exit', () => {
+      rmSync(sockets, { recursive: true, force: true });
+      done();
+    });
+  });
+  await new Promise<void>((done, fail) => {
+    server.stderr.on('data', (text: string) => {
+      log = (log + text).slice(-8000);
+      if (log.includes('ready to accept connections')) done();
+    });
+    server.once('error', fail);
+    server.once('exit', (code) => fail(new Error(`PostgreSQL ended with ${code}:\n${log}`)));
+  });
+  const stop = () => {
+    // «Fast»: ends connections, writes a checkpoint.
+    if (server.exitCode === null && server.signalCode === null) server.kill('SIGINT');
+    return ended;
+  };
+  return { port, pid: server.pid!, dir, found: false, url: url(port), ended, stop };
+}
