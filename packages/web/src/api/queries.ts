@@ -1,0 +1,61 @@
+import { QueryClient, queryOptions } from '@tanstack/react-query';
+import type { Choir, Evening, EveningSummary, Member, Plan, Session } from '@wide-fern/contract';
+import { ApiError, ask } from './client';
+
+/** The server's state as the pages hold it. */
+export const queryClient = new QueryClient({
+  defaultOptions: {
+    queries: {
+      // An error that will not pass is shown at once.
+      retry: (count, error) => error instanceof ApiError && error.mayPass && count < 2,
+      staleTime: 10_000,
+    },
+  },
+});
+
+export const sessionQuery = queryOptions({
+  queryKey: ['session'],
+  queryFn: ({ signal }) => ask<Session>('/session', { signal }),
+  staleTime: 60_000,
+});
+
+export const choirQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir],
+    queryFn: ({ signal }) => ask<Choir>(`/choirs/${choir}`, { signal }),
+    staleTime: 60_000,
+  });
+
+export const membersQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'members'],
+    queryFn: ({ signal }) => ask<Member[]>(`/choirs/${choir}/members`, { signal }),
+  });
+
+export const eveningsQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'evenings'],
+    queryFn: ({ signal }) => ask<EveningSummary[]>(`/choirs/${choir}/evenings`, { signal }),
+  });
+
+export const eveningQuery = (choir: string, evening: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'evenings', evening],
+    queryFn: ({ signal }) => ask<Evening>(`/choirs/${choir}/evenings/${evening}`, { signal }),
+  });
+
+/** Where a plan is stored. */
+export interface PlanPlace {
+  readonly choir: string;
+  readonly evening: string;
+  readonly item: string;
+}
+export const planPath = ({ choir, evening, item }: PlanPlace): string =>
+  `/choirs/${choir}/evenings/${evening}/plans/${item}`;
+
+export const planQuery = (place: PlanPlace) =>
+  queryOptions({
+    queryKey: ['choir', place.choir, 'plan', place.evening, place.item],
+    queryFn: async ({ signal }) =>
+      (await ask<{ plan: Plan | null }>(planPath(place), { signal })).plan,
+  });

@@ -1,0 +1,91 @@
+import { Suspense, type ComponentType } from 'react';
+import { createBrowserRouter, Outlet, redirect, useRouteError, type LoaderFunction } from 'react-router';
+import { messageOf } from '../api/client';
+import { choirQuery, queryClient, sessionQuery } from '../api/queries';
+import { Failed, Loading } from '../ui/states';
+import { WordLink } from '../ui/words';
+import { chosenChoir } from './session';
+
+/** A page that is fetched when it is first opened. */
+const page = (load: () => Promise<{ default: ComponentType }>) => async () => ({
+  Component: (await load()).default,
+});
+
+/** Only whoever is signed in and belongs to a choir goes on; the address is kept for afterwards. */
+const signedInOnly: LoaderFunction = async ({ request }) => {
+  const session = await queryClient.ensureQueryData(sessionQuery);
+  const choir = chosenChoir(session);
+  const { pathname, search } = new URL(request.url);
+  if (!session.account) {
+    const back = pathname === '/' ? '' : `?to=${encodeURIComponent(pathname + search)}`;
+    return redirect(`/sign-in${back}`);
+  }
+  if (!choir) return redirect('/no-choir');
+  await queryClient.ensureQueryData(choirQuery(choir.id));
+  return null;
+};
+
+function Broken() {
+  return <Failed message={messageOf(useRouteError())} onRetry={() => window.location.reload()} />;
+}
+
+function NotHere() {
+  return (
+    <Failed message="There is no page at this address. It may have been typed wrongly or moved." />
+  );
+}
+
+function Pages() {
+  return (
+    <Suspense fallback={<Loading what="the page" />}>
+      <Outlet />
+    </Suspense>
+  );
+}
+
+export const router = createBrowserRouter([
+  {
+    element: <Pages />,
+    ErrorBoundary: Broken,
+    HydrateFallback: () => <Loading what="the page" />,
+    children: [
+      { path: '/sign-in', lazy: page(() => import('../features/account/SignInPage')) },
+      { path: '/sign-up', lazy: page(() => import('../features/account/SignUpPage')) },
+      { path: '/no-choir', lazy: page(() => import('../features/account/NoChoirPage')) },
+      {
+        loader: signedInOnly,
+        // What one page shows never depends on another's loader.
+        shouldRevalidate: () => true,
+        ErrorBoundary: Broken,
+        children: [
+          { path: '/', lazy: page(() => import('../features/tonight/TonightPage')) },
+          { path: '/evenings/new', lazy: page(() => import('../features/evenings/NewEveningPage')) },
+          {
+            path: '/evenings/:evening/plan',
+            lazy: page(() => import('../features/plan/PlanPage')),
+          },
+          {
+            path: '/evenings/:evening/plan/:item',
+            lazy: page(() => import('../features/plan/PlanPage')),
+          },
+          {
+            path: '/evenings/:evening/sheet/:item',
+            lazy: page(() => import('../features/sheet/SheetPage')),
+          },
+          { path: '/choir', lazy: page(() => import('../features/account/ChoirPage')) },
+        ],
+      },
+      {
+        path: '*',
+        element: (
+          <>
+            <NotHere />
+            <WordLink to="/" ml="24px">
+              Go to Tonight
+            </WordLink>
+          </>
+        ),
+      },
+    ],
+  },
+]);

@@ -1,0 +1,30 @@
+import { Box } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import { useNavigate } from 'react-router';
+import { ask, messageOf } from '../../api/client';
+import { queryClient } from '../../api/queries';
+import { WordButton } from '../../ui/words';
+
+/** Signs out here, or in every browser. */
+export function SignOutWords({ everywhere = false }: { readonly everywhere?: boolean }) {
+  const navigate = useNavigate();
+  const signOut = useMutation({
+    mutationFn: () => ask<void>(everywhere ? '/sessions' : '/session', { method: 'DELETE' }),
+    onSuccess: () => {
+      queryClient.clear();
+      void navigate('/sign-in', { replace: true });
+    },
+  });
+  return (
+    <>
+      <WordButton onClick={() => signOut.mutate()} disabled={signOut.isPending}>
+        {everywhere ? 'Sign out everywhere' : 'Sign out'}
+      </WordButton>
+      {signOut.isError && (
+        <Box as="span" role="alert" color="brick" ml="8px">
+          {messageOf(signOut.error)}
+        </Box>
+      )}
+    </>
+  );
+}

@@ -1,0 +1,49 @@
+import { Box } from '@chakra-ui/react';
+import { useStore } from 'zustand';
+import { WordButton, WordLink } from '../../ui/words';
+import type { PlanStore } from './model/planStore';
+import type { Clock } from './model/words';
+
+/** What has become of the last change, and undo; one quiet line in the head. */
+export function SavedWords({
+  store,
+  clock,
+  mayEdit,
+  saveNow,
+}: {
+  readonly store: PlanStore;
+  readonly clock: Clock;
+  readonly mayEdit: boolean;
+  readonly saveNow: () => void;
+}) {
+  const { saving, past, future, undo, redo } = useStore(store);
+  if (!mayEdit) return <span>you may look, not change</span>;
+  return (
+    <Box display="flex" gap="8px" alignItems="center" whiteSpace="nowrap">
+      <WordButton fontSize="13px" onClick={undo} disabled={past.length === 0}>
+        undo
+      </WordButton>
+      <WordButton fontSize="13px" onClick={redo} disabled={future.length === 0}>
+        redo
+      </WordButton>
+      <Box
+        as="span"
+        role="status"
+        color={saving.kind === 'refused' ? 'brick' : saving.kind === 'waiting' ? 'sporeText' : undefined}
+      >
+        {saving.kind === 'saved' && (saving.at ? `saved ${clock.minute(Date.parse(saving.at))}` : '')}
+        {(saving.kind === 'changed' || saving.kind === 'saving') && 'saving …'}
+        {saving.kind === 'waiting' && 'kept on this device; no connection'}
+        {saving.kind === 'signed-out' && 'kept on this device'}
+        {saving.kind === 'refused' && 'not saved'}
+        {saving.kind === 'clash' && 'two versions: choose'}
+      </Box>
+      {saving.kind === 'waiting' && (
+        <WordButton fontSize="13px" onClick={saveNow}>
+          try now
+        </WordButton>
+      )}
+      {saving.kind === 'signed-out' && <WordLink to="/sign-in">sign in again</WordLink>}
+    </Box>
+  );
+}

@@ -1,0 +1,251 @@
+import { Box } from '@chakra-ui/react';
+import {
+  closestCenter,
+  DndContext,
+  PointerSensor,
+  useSensor,
+  useSensors,
+  type DragEndEvent,
+  type Modifier,
+} from '@dnd-kit/core';
+import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
+import { isPitched, lengthInFigures, type AccidentalPreference } from '@wide-fern/core';
+import type { ReactNode } from 'react';
+import { color } from '../../ui/color';
+import { Name } from '../../ui/words';
+import type { TimeAxis } from './drawing/geometry';
+import type { Evaluated, EvaluatedPlan } from './model/evaluate';
+import { keyPath, strideInWords, wordingFor } from './model/words';
+
+const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });
+
+/** How much of a segment's words a width can hold. */
+type Room = 'all' | 'two lines' | 'number';
+function roomFor(name: string, width: number): Room {
+  if (width >= name.length * 6.6 + 14) return 'all';
+  const longest = Math.max(...name.split(' ').map((word) => word.length));
+  return width >= longest * 6.6 + 12 ? 'two lines' : 'number';
+}
+
+function StripItem({
+  evaluated,
+  place,
+  width,
+  bandsWording,
+  isChosen,
+  mayEdit,
+  onChoose,
+}: {
+  readonly evaluated: Evaluated;
+  readonly place: number;
+  readonly width: number;
+  readonly bandsWording: { readonly path: string };
+  readonly isChosen: boolean;
+  readonly mayEdit: boolean;
+  readonly onChoose: () => void;
+}) {
+  const { segment, computed } = evaluated;
+  const { name } = segment.exercise;
+  const sortable = useSortable({ id: segment.id, disabled: !mayEdit });
+  const { setNodeRef, listeners, transform, transition, isDragging } = sortable;
+  const room = roomFor(name, width);
+  const talkShare = (100 * computed.talk) / Math.max(1, computed.seconds);
+  const length = lengthInFigures(computed.placed.shown);
+  const stuck = computed.keys.kind !== 'none' && !computed.keys.sung;
+  const path = isPitched(segment.exercise.music) ? bandsWording.path : '';
+  const pathFits = room === 'all' && width >= (length.length + path.length) * 6.4 + 22;
+  return (
+    <Box
+      as="li"
+      ref={setNodeRef}
+      w={`${width}px`}
+      flexShrink={0}
+      position="relative"
+      zIndex={isDragging ? 2 : undefined}
+      style={{
+        transform: transform ? `translate3d(${transform.x}px, 0, 0)` : undefined,
+        transition: transition ?? undefined,
+      }}
+    >
+      <Box
+        as="button"
+        data-segment={segment.id}
+        aria-current={isChosen ? 'true' : undefined}
+        aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}`}
+        onClick={onChoose}
+        {...listeners}
+        tabIndex={isChosen ? 0 : -1}
+        w="100%"
+        h="54px"
+        display="block"
+        textAlign="left"
+        overflow="hidden"
+        cursor={mayEdit ? 'grab' : 'pointer'}
+        touchAction="pan-y"
+        bg={isChosen || isDragging ? 'sheet' : 'transparent'}
+        borderRightWidth="1px"
+        borderLeftWidth={isChosen ? '2px' : 0}
+        borderColor={isChosen ? 'fern' : 'line'}
+        borderRightColor={isChosen ? 'fern' : 'line'}
+        px="5px"
+        pt="3px"
+        fontSize="12px"
+        lineHeight="15px"
+      >
+        <svg
+          width="100%"
+          height="3"
+          aria-hidden="true"
+          style={{ position: 'absolute', top: 0, left: 0 }}
+        >
+          <line
+            x1="2"
+            x2={`${talkShare}%`}
+            y1="1.5"
+            y2="1.5"
+            stroke={color('inkSoft')}
+            strokeWidth="2"
+            strokeDasharray="2 2.5"
+          />
+          <line
+            x1={`${talkShare}%`}
+            x2="100%"
+            y1="1.5"
+            y2="1.5"
+            stroke={color(isChosen ? 'fern' : 'inkSoft')}
+            strokeWidth="3"
+          />
+        </svg>
+        {room === 'number' ? (
+          <Box fontWeight={650} textAlign="center" pt="14px">
+            {place}
+          </Box>
+        ) : (
+          <>
+            <Name
+              fontSize="13px"
+              lineHeight="16px"
+              mt="2px"
+              whiteSpace={room === 'all' ? 'nowrap' : 'normal'}
+              overflow="hidden"
+            >
+              {name}
+            </Name>
+            {room === 'all' && (
+              <Box color="inkSoft" whiteSpace="nowrap" overflow="hidden">
+                {strideInWords(segment)}
+              </Box>
+            )}
+            <Box display="flex" justifyContent="space-between" whiteSpace="nowrap">
+              <Box as="span" fontWeight={700}>
+                {length}
+              </Box>
+              {pathFits && (
+                <Box as="span" color={stuck ? 'brick' : 'ink'}>
+                  {path}
+                </Box>
+              )}
+            </Box>
+          </>
+        )}
+      </Box>
+    </Box>
+  );
+}
+
+/** The segments in order and to scale; they are chosen here, and dragged to another place. */
+export function SegmentStrip({
+  plan,
+  axis,
+  label,
+  chosen,
+  mayEdit,
+  accidentals,
+  onChoose,
+  onMove,
+  free,
+}: {
+  readonly plan: EvaluatedPlan;
+  readonly axis: TimeAxis;
+  readonly label: string;
+  readonly chosen: string | null;
+  readonly mayEdit: boolean;
+  readonly accidentals: AccidentalPreference;
+  readonly onChoose: (segment: string) => void;
+  readonly onMove: (segment: string, to: number) => void;
+  /** What stands in the time left over. */
+  readonly free: ReactNode;
+}) {
+  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
+  const ids = plan.segments.map(({ segment }) => segment.id);
+  const drop = ({ active, over }: DragEndEvent) => {
+    if (over && over.id !== active.id) onMove(String(active.id), ids.indexOf(String(over.id)));
+  };
+  const end = axis.x(plan.total);
+  return (
+    <Box position="relative" h="55px" borderBottomWidth="1px">
+      <Box
+        position="absolute"
+        left={axis.left > 80 ? '24px' : '16px'}
+        top="18px"
+        color="inkSoft"
+        fontSize="12px"
+      >
+        {label}
+      </Box>
+      <DndContext
+        sensors={sensors}
+        collisionDetection={closestCenter}
+        modifiers={[alongTheStrip]}
+        onDragEnd={drop}
+        autoScroll={false}
+      >
+        <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
+          <Box
+            as="ol"
+            aria-label="Segments"
+            display="flex"
+            position="absolute"
+            left={`${axis.left}px`}
+            top={0}
+            borderTopWidth="1px"
+            listStyleType="none"
+          >
+            {plan.segments.map((evaluated, i) => {
+              const { segment, computed } = evaluated;
+              const wording = wordingFor(plan.document.tonight.bands, segment, accidentals);
+              return (
+                <StripItem
+                  key={segment.id}
+                  evaluated={evaluated}
+                  place={i + 1}
+                  width={axis.x(computed.placed.to) - axis.x(computed.placed.from)}
+                  bandsWording={{ path: keyPath(computed.keys, wording) }}
+                  isChosen={segment.id === chosen}
+                  mayEdit={mayEdit}
+                  onChoose={() => onChoose(segment.id)}
+                />
+              );
+            })}
+          </Box>
+        </SortableContext>
+      </DndContext>
+      <Box
+        position="absolute"
+        left={`${end}px`}
+        right={`calc(100% - ${axis.right}px)`}
+        top={0}
+        h="55px"
+        borderTopWidth="1px"
+        borderLeftWidth="2px"
+        borderLeftColor={plan.left < -0.5 ? 'brick' : 'fern'}
+        fontSize="12px"
+        pl="8px"
+        pt="5px"
+        overflow="hidden"
+      >
+        {free}
+      </Box>
+    </Box>
+  );
+}

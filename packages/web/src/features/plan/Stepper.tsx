@@ -1,0 +1,92 @@
+import { Box, Flex, Input } from '@chakra-ui/react';
+import { useState } from 'react';
+import { WordButton } from '../../ui/words';
+
+/**
+ * A figure that is typed or stepped. What is typed is taken over when it is left or confirmed; what
+ * lies outside the limits is said and not taken.
+ */
+export function Stepper({
+  label,
+  value,
+  limits: [least, most],
+  step = 1,
+  unit,
+  disabled,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: number;
+  readonly limits: readonly [number, number];
+  readonly step?: number;
+  readonly unit?: string;
+  readonly disabled: boolean;
+  readonly onChange: (value: number) => void;
+}) {
+  const [typed, setTyped] = useState<string>();
+  const parsed = Number((typed ?? '').replace(',', '.'));
+  const wrong =
+    typed !== undefined &&
+    (typed.trim() === '' || !Number.isFinite(parsed) || parsed < least || parsed > most);
+  const message = `${label}: a number from ${least} to ${most}.`;
+  const take = () => {
+    if (typed !== undefined && !wrong) onChange(parsed);
+    setTyped(undefined);
+  };
+  return (
+    <Flex align="center" gap="4px" role="group" aria-label={label} fontSize="13px" wrap="wrap">
+      <Box as="span" color="inkSoft" w="76px">
+        {label}
+      </Box>
+      <WordButton
+        aria-label={`${label}: less`}
+        disabled={disabled || value <= least}
+        onClick={() => onChange(Math.max(least, value - step))}
+        px="8px"
+        minH="24px"
+      >
+        −
+      </WordButton>
+      <Input
+        aria-label={unit ? `${label} in ${unit}` : label}
+        aria-invalid={wrong}
+        value={typed ?? String(value)}
+        disabled={disabled}
+        inputMode="decimal"
+        onChange={(event) => setTyped(event.currentTarget.value)}
+        onBlur={take}
+        onKeyDown={(event) => {
+          if (event.key === 'Enter') take();
+          if (event.key === 'Escape') setTyped(undefined);
+        }}
+        size="xs"
+        w="48px"
+        h="24px"
+        px="4px"
+        textAlign="center"
+        fontSize="13px"
+        bg="sheet"
+        borderColor={wrong ? 'brick' : 'line'}
+      />
+      <WordButton
+        aria-label={`${label}: more`}
+        disabled={disabled || value >= most}
+        onClick={() => onChange(Math.min(most, value + step))}
+        px="8px"
+        minH="24px"
+      >
+        +
+      </WordButton>
+      {unit && (
+        <Box as="span" color="inkSoft">
+          {unit}
+        </Box>
+      )}
+      {wrong && (
+        <Box role="alert" color="brick" w="100%">
+          {message}
+        </Box>
+      )}
+    </Flex>
+  );
+}

@@ -1,0 +1,135 @@
+import type { Band, Need } from '@wide-fern/contract';
+import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import { color, hueOf } from '../../../ui/color';
+import type { Evaluated } from '../model/evaluate';
+import { namedNotes, type Lane, type TimeAxis } from './geometry';
+import { gapsOf, signsOf } from './signs';
+import { SignShape } from './SignShape';
+
+/** «L» for «Lanterns over Slate»; an article is passed over. */
+const initialOf = (title: string): string => title.replace(/^(the|a|an) /i, '').charAt(0);
+
+/** One part's lane: its axis, its band and reach, and what it sings in every repetition. */
+export function LaneShape({
+  band,
+  place,
+  lane,
+  axis,
+  segments,
+  need,
+  accidentals,
+  labelX,
+}: {
+  readonly band: Band;
+  readonly place: number;
+  readonly lane: Lane;
+  readonly axis: TimeAxis;
+  readonly segments: readonly Evaluated[];
+  readonly need: Need | undefined;
+  readonly accidentals: AccidentalPreference;
+  readonly labelX: number;
+}) {
+  const hue = hueOf(band.id, place);
+  const name = (note: number) => noteName(note, accidentals);
+  const [low, high] = band.comfort;
+  const [reachLow, reachHigh] = band.reach;
+  const top = lane.y(high);
+  const bottom = lane.y(low);
+  const width = axis.right - axis.left;
+  const gaps = segments.flatMap(({ computed }) =>
+    gapsOf(computed.repetitions, band.id, computed.placed.from, computed.placed.to, axis),
+  );
+  const needs = need
+    ? [
+        { note: need.highest, title: need.highestIn },
+        { note: need.lowest, title: need.lowestIn },
+      ]
+    : [];
+  return (
+    <g>
+      <rect
+        x={axis.left}
+        y={lane.y(reachHigh)}
+        width={width}
+        height={lane.y(reachLow) - lane.y(reachHigh)}
+        fill={hue}
+        opacity={0.04}
+      />
+      <rect x={axis.left} y={top} width={width} height={bottom - top} fill={hue} opacity={0.085} />
+      {gaps.map(({ from, to }) => (
+        <rect
+          key={from}
+          x={from}
+          y={top - 1}
+          width={to - from}
+          height={bottom - top + 2}
+          fill={color('paper')}
+        />
+      ))}
+      {[top, bottom].map((y) => (
+        <line
+          key={y}
+          x1={axis.left}
+          x2={axis.right}
+          y1={y}
+          y2={y}
+          stroke={hue}
+          opacity={0.42}
+        />
+      ))}
+      <text x={labelX} y={(top + bottom) / 2 + 3} fontSize={22} fontWeight={700} fill={hue}>
+        {band.id}
+      </text>
+      <text x={labelX} y={(top + bottom) / 2 + 20} fontSize={12} fill={color('inkSoft')}>
+        {band.singers > 0 ? `${band.singers} here` : 'usual'}
+      </text>
+      {namedNotes(band.comfort).map((note) => (
+        <g key={note} fontSize={12} fill={color('inkSoft')}>
+          <text x={axis.left - 9} y={lane.y(note) + 4} textAnchor="end">
+            {name(note)}
+          </text>
+          <line
+            x1={axis.left - 5}
+            x2={axis.left}
+            y1={lane.y(note)}
+            y2={lane.y(note)}
+            stroke={color('inkSoft')}
+          />
+        </g>
+      ))}
+      {needs.map(({ note, title }) => (
+        <g key={note} fontSize={12} fill={color('ink')}>
+          <title>{title}</title>
+          <line
+            x1={axis.right - 5}
+            x2={axis.right + 5}
+            y1={lane.y(note)}
+            y2={lane.y(note)}
+            stroke={color('ink')}
+            strokeWidth={2}
+          />
+          <text x={axis.right + 9} y={lane.y(note) + 4}>
+            {name(note)} {initialOf(title)}
+          </text>
+        </g>
+      ))}
+      {segments.map(({ segment, computed }) => (
+        <g key={segment.id}>
+          {computed.repetitions.flatMap((repetition, i) => {
+            const sounding = repetition.parts.find(({ part }) => part === band.id);
+            if (!sounding) return [];
+            const signs = signsOf(
+              sounding,
+              repetition,
+              segment.exercise.music,
+              computed.placed.from,
+              segment.choices.start !== null && i === 0,
+              { axis, lane, comfort: band.comfort, reach: band.reach },
+            );
+            return signs.map((sign, j) => <SignShape key={`${i}-${j}`} sign={sign} hue={hue} />);
+          })}
+        </g>
+      ))}
+    </g>
+  );
+}

@@ -1,0 +1,79 @@
+import type { MidiNote, PitchRange, Seconds } from '@wide-fern/core';
+
+/** A linear axis in pixels. */
+export interface TimeAxis {
+  readonly left: number;
+  readonly right: number;
+  /** The length it spans. */
+  readonly seconds: Seconds;
+  readonly x: (seconds: Seconds) => number;
+  /** The moment at a place, kept inside the axis. */
+  readonly at: (x: number) => Seconds;
+}
+
+/** Time from left to right, to scale. */
+export function timeAxis(left: number, right: number, seconds: Seconds): TimeAxis {
+  const perSecond = (right - left) / Math.max(1, seconds);
+  return {
+    left,
+    right,
+    seconds,
+    x: (moment) => left + moment * perSecond,
+    at: (x) => Math.min(seconds, Math.max(0, (x - left) / perSecond)),
+  };
+}
+
+/** A lane of one part: pitch from bottom to top, rings on a floor below the reach. */
+export interface Lane {
+  readonly top: number;
+  readonly height: number;
+  readonly perSemitone: number;
+  readonly y: (note: MidiNote) => number;
+  /** Where rings lie. */
+  readonly floor: number;
+}
+
+const laneMargin = { top: 5, floor: 14 } as const;
+
+/** Lanes of equal height with the same pixels a semitone in each, stacked with a wider gutter in the middle. */
+export function lanes(
+  reaches: readonly PitchRange[],
+  { top, height, gutter }: { top: number; height: number; gutter: number },
+): Lane[] {
+  const widest = Math.max(1, ...reaches.map(([low, high]) => high - low));
+  const perSemitone = (height - laneMargin.top - laneMargin.floor) / widest;
+  const upper = Math.ceil(reaches.length / 2);
+  return reaches.map(([low, high], i) => {
+    const laneTop = top + i * height + (i >= upper ? gutter : 0);
+    const spare = (widest - (high - low)) * perSemitone;
+    const bottom = laneTop + height - laneMargin.floor - spare / 2;
+    return {
+      top: laneTop,
+      height,
+      perSemitone,
+      y: (note) => bottom - (note - low) * perSemitone,
+      floor: laneTop + height - 5,
+    };
+  });
+}
+
+/** The middle gutter between the upper and the lower lanes. */
+export const middleOf = (all: readonly Lane[], gutter: number): number => {
+  const lastUpper = all[Math.ceil(all.length / 2) - 1];
+  return lastUpper ? lastUpper.top + lastUpper.height + gutter / 2 : gutter / 2;
+};
+
+/** The three notes an axis names: comfort low, one between, comfort high; the middle only with room on both sides. */
+export function namedNotes([low, high]: PitchRange): MidiNote[] {
+  if (high - low < 6) return high === low ? [low] : [low, high];
+  const between = Math.round((low + high) / 2);
+  return high - low >= 12 ? [low, between, high] : [low, high];
+}
+
+/** The minutes that get a figure under a clock: every one where there is room, else every third, fifth … */
+export function figuredMinutes(seconds: Seconds, width: number, perFigure = 64): number[] {
+  const minutes = Math.floor(seconds / 60);
+  const most = Math.max(1, Math.floor(width / perFigure));
+  const every = [1, 2, 3, 5, 10, 15, 20, 30, 60].find((n) => minutes / n <= most) ?? 60;
+  return Array.from({ length: Math.floor(minutes / every) + 1 }, (_, i) => i * every);
+}

@@ -1,0 +1,31 @@
+import type { PitchRange, SegmentKeys } from '@wide-fern/core';
+
+type LadderKeys = Extract<SegmentKeys, { kind: 'ladder' }>;
+
+/** The tonics a key strip shows: the ladder and the best one, with as much around as fits. */
+export function keyRange({ problem, best, sung }: LadderKeys, most: number): PitchRange {
+  const tonics = [
+    ...(sung?.tonics ?? []),
+    ...(best.kind === 'ladder' ? (sung ? [best.start] : best.tonics) : []),
+  ];
+  if (tonics.length === 0) {
+    // No ladder at all: around where the highest part's middle lies.
+    const { comfort, octave } = problem.sections[0]!;
+    const { lowest, highest } = problem.pattern;
+    tonics.push(Math.round((comfort[0] + comfort[1] - lowest - highest) / 2) - octave);
+  }
+  let low = Math.min(...tonics);
+  let high = Math.max(...tonics);
+  // Widen evenly, above first.
+  for (let side = 1; high - low + 1 < most && high - low < 24; side = -side) {
+    if (side > 0) high += 1;
+    else low -= 1;
+  }
+  // A ladder wider than the strip keeps its start in view.
+  if (high - low + 1 > most && sung) {
+    const start = sung.start;
+    low = start - low > high - start ? start - most + 1 : start;
+    high = low + most - 1;
+  }
+  return [low, high];
+}

@@ -1,0 +1,161 @@
+import type { Evening } from '@wide-fern/contract';
+import type { AccidentalPreference } from '@wide-fern/core';
+import { color } from '../../ui/color';
+import { EveningBand } from '../plan/drawing/EveningBand';
+import { timeAxis } from '../plan/drawing/geometry';
+import { GutterLine } from '../plan/drawing/GutterLine';
+import { LaneShape } from '../plan/drawing/LaneShape';
+import { lanes } from '../plan/drawing/geometry';
+import { MinuteScale } from '../plan/drawing/MinuteScale';
+import type { EvaluatedPlan } from '../plan/model/evaluate';
+import { keyPath, leftInWords, strideInWords, wordingFor, type Clock } from '../plan/model/words';
+import { lengthInFigures } from '@wide-fern/core';
+import { decidingNeed } from './sentence';
+
+const rows = { clock: 10, evening: 16, eveningEnd: 62, fanEnd: 86, names: 86, lane: 134 } as const;
+const laneHeight = 122;
+
+/** The evening to scale, and the warm-up opened beneath it with the part that decides tonight's top. */
+export function TonightBands({
+  evening,
+  item,
+  plan,
+  start,
+  clock,
+  width,
+  accidentals,
+}: {
+  readonly evening: Evening;
+  readonly item: string;
+  readonly plan: EvaluatedPlan;
+  readonly start: number;
+  readonly clock: Clock;
+  readonly width: number;
+  readonly accidentals: AccidentalPreference;
+}) {
+  const { bands, needs } = plan.document.tonight;
+  const deciding = decidingNeed(plan.document.tonight);
+  const band = bands.find(({ id }) => id === deciding?.part) ?? bands[0]!;
+  const narrow = width < 700;
+  const axis = timeAxis(
+    narrow ? 44 : 74,
+    width - (narrow ? 44 : 60),
+    Math.max(plan.allotted, plan.total),
+  );
+  const [lane] = lanes([band.reach], { top: rows.lane, height: laneHeight, gutter: 0 });
+  const bottom = rows.lane + laneHeight;
+  const end = axis.x(plan.total);
+  const freeWidth = axis.right - end;
+  const perLetter = 7.2;
+  return (
+    <svg
+      width={width}
+      height={bottom + 24}
+      role="img"
+      aria-label={`The evening to scale. The warm-up has ${plan.segments.length} segments; ${leftInWords(plan)}.`}
+      style={{ display: 'block' }}
+    >
+      <EveningBand
+        evening={evening}
+        item={item}
+        filledTo={plan.total}
+        clock={clock}
+        left={axis.left}
+        right={axis.right}
+        clockY={rows.clock}
+        top={rows.evening}
+        bottom={rows.eveningEnd}
+        fan={{ left: axis.left, right: axis.x(plan.allotted), bottom: rows.fanEnd }}
+      />
+      <rect
+        x={axis.left}
+        y={rows.names}
+        width={axis.right - axis.left}
+        height={rows.lane - rows.names}
+        fill={color('sheet')}
+      />
+      <LaneShape
+        band={band}
+        place={bands.indexOf(band)}
+        lane={lane!}
+        axis={axis}
+        segments={plan.segments}
+        need={needs.find(({ part }) => part === band.id)}
+        accidentals={accidentals}
+        labelX={narrow ? 2 : 8}
+      />
+      {plan.segments.map((evaluated) => {
+        const { segment, computed } = evaluated;
+        const from = axis.x(computed.placed.from);
+        const to = axis.x(computed.placed.to);
+        const room = to - from;
+        const { name } = segment.exercise;
+        const wording = wordingFor(bands, segment, accidentals);
+        const path = keyPath(computed.keys, wording) || strideInWords(segment);
+        const length = lengthInFigures(computed.placed.shown);
+        return (
+          <g key={segment.id} fontSize={12}>
+            <title>{`${name}, ${length}`}</title>
+            <line x1={to} x2={to} y1={rows.names} y2={bottom} stroke={color('line')} />
+            {room > name.length * perLetter + 10 && (
+              <text
+                x={from + 7}
+                y={rows.names + 20}
+                fontSize={15}
+                fontFamily="var(--chakra-fonts-heading)"
+                fontWeight={480}
+                fill={color('ink')}
+              >
+                {name}
+              </text>
+            )}
+            {room > path.length * 6 + length.length * 6 + 20 ? (
+              <>
+                <text x={from + 7} y={rows.names + 38} fill={color('inkSoft')}>
+                  {path}
+                </text>
+                <text x={to - 7} y={rows.names + 38} textAnchor="end" fill={color('inkSoft')}>
+                  {length}
+                </text>
+              </>
+            ) : (
+              room > 34 && (
+                <text x={from + 7} y={rows.names + 38} fill={color('inkSoft')}>
+                  {length}
+                </text>
+              )
+            )}
+            <GutterLine
+              evaluated={evaluated}
+              axis={axis}
+              y={(lane!.y(band.comfort[0]) + lane!.y(band.comfort[1])) / 2}
+            />
+          </g>
+        );
+      })}
+      {plan.segments.length > 0 && (
+        <line x1={end} x2={end} y1={rows.names} y2={bottom} stroke={color('fern')} strokeWidth={2} />
+      )}
+      {freeWidth > 80 && plan.segments.length > 0 && (
+        <text x={end + 10} y={rows.names + 20} fontSize={13} fill={color('fern')} fontWeight={650}>
+          {leftInWords(plan)}
+        </text>
+      )}
+      <rect
+        x={axis.left}
+        y={rows.names}
+        width={axis.right - axis.left}
+        height={bottom - rows.names}
+        fill="none"
+        stroke={color('line')}
+      />
+      <MinuteScale
+        axis={axis}
+        y={bottom + 16}
+        start={start}
+        clock={clock}
+        ends={plan.segments.length > 0 ? plan.total : undefined}
+      />
+    </svg>
+  );
+}

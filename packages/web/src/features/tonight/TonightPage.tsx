@@ -1,0 +1,184 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import type { EveningSummary } from '@wide-fern/contract';
+import { movesInWords } from '@wide-fern/core';
+import { useMemo, useRef } from 'react';
+import { useNavigate } from 'react-router';
+import { messageOf } from '../../api/client';
+import { eveningQuery, eveningsQuery, planQuery } from '../../api/queries';
+import { Frame } from '../../app/Frame';
+import { useHere } from '../../app/session';
+import { MainButton } from '../../ui/MainButton';
+import { Empty, Failed, Loading } from '../../ui/states';
+import { Label, Name, WordLink } from '../../ui/words';
+import { useWidth } from '../plan/drawing/useSize';
+import { evaluate, type EvaluatedPlan } from '../plan/model/evaluate';
+import { clockIn, dayName, endInWords, wordingFor } from '../plan/model/words';
+import { DateRow } from './DateRow';
+import { nextEvening } from './dates';
+import { readiness, whenInWords } from './sentence';
+import { TonightBands } from './TonightBands';
+
+/** What the parts do in each segment where they do not simply sing, in words. */
+function movesBySegment(plan: EvaluatedPlan, accidentals: 'flats' | 'sharps') {
+  const { bands } = plan.document.tonight;
+  return plan.segments.flatMap(({ segment, computed }) => {
+    if (computed.keys.kind !== 'ladder' || !computed.keys.sung) return [];
+    const words = movesInWords(
+      computed.keys.sung,
+      bands,
+      wordingFor(bands, segment, accidentals),
+    ).join('; ');
+    return words ? [{ id: segment.id, name: segment.exercise.name, words }] : [];
+  });
+}
+
+/** The first view: am I ready, and if not, what is missing? */
+export default function TonightPage() {
+  const { choir, mayEdit } = useHere();
+  const evenings = useQuery(eveningsQuery(choir.id));
+  const frame = useRef<HTMLDivElement>(null);
+  const width = useWidth(frame);
+  if (evenings.isPending) {
+    return (
+      <Frame place="Tonight">
+        <Loading what="your evenings" />
+      </Frame>
+    );
+  }
+  if (evenings.isError) {
+    return (
+      <Frame place="Tonight">
+        <Failed message={messageOf(evenings.error)} onRetry={() => void evenings.refetch()} />
+      </Frame>
+    );
+  }
+  const next = nextEvening(evenings.data, Date.now());
+  return (
+    <Frame place="Tonight">
+      <Box ref={frame} flex="1" display="flex" flexDirection="column">
+        {next ? (
+          <NextEvening summary={next} width={width} />
+        ) : (
+          <Empty
+            title={evenings.data.length === 0 ? 'There is no evening yet' : 'No evening is coming up'}
+          >
+            {mayEdit ? (
+              <>
+                Say when you rehearse, and how long the warm-up may take.{' '}
+                <WordLink to="/evenings/new">Add an evening</WordLink>
+              </>
+            ) : (
+              'A director or deputy adds the next one.'
+            )}
+          </Empty>
+        )}
+        {evenings.data.length > 0 && (
+          <DateRow
+            evenings={evenings.data}
+            current={next?.id ?? evenings.data[evenings.data.length - 1]?.id}
+            timeZone={choir.timeZone}
+            room={Math.floor((width - 260) / 74)}
+            mayEdit={mayEdit}
+          />
+        )}
+      </Box>
+    </Frame>
+  );
+}
+
+function NextEvening({ summary, width }: { readonly summary: EveningSummary; readonly width: number }) {
+  const { choir, mayEdit } = useHere();
+  const navigate = useNavigate();
+  const evening = useQuery(eveningQuery(choir.id, summary.id));
+  const item = evening.data?.agenda.find(({ kind }) => kind === 'warm-up')?.id ?? 'warm-up';
+  const stored = useQuery(planQuery({ choir: choir.id, evening: summary.id, item }));
+  const clock = useMemo(() => clockIn(choir.timeZone), [choir.timeZone]);
+  const plan = useMemo(() => {
+    if (!evening.data || stored.data === undefined) return undefined;
+    const minutes = evening.data.agenda.find(({ id }) => id === item)?.minutes ?? 0;
+    const empty = { schema: 1 as const, tonight: evening.data.tonight, segments: [] };
+    return evaluate(stored.data?.document ?? empty, minutes * 60);
+  }, [evening.data, stored.data, item]);
+
+  const error = evening.error ?? stored.error;
+  if (error) {
+    const retry = () => {
+      void evening.refetch();
+      void stored.refetch();
+    };
+    return <Failed message={messageOf(error)} onRetry={retry} />;
+  }
+  if (!plan || !evening.data) return <Loading what="the evening" />;
+
+  const when = whenInWords(summary.startsAt, Date.now(), choir.timeZone);
+  const { sentence, act } = readiness(when, plan, choir.accidentals);
+  const { agenda } = evening.data;
+  const before = agenda.slice(
+    0,
+    agenda.findIndex(({ id }) => id === item),
+  );
+  const start =
+    Date.parse(summary.startsAt) + before.reduce((sum, { minutes }) => sum + minutes, 0) * 60_000;
+  const moves = movesBySegment(plan, choir.accidentals);
+  const margin = width < 700 ? 16 : 40;
+  return (
+    <Box px={`${margin}px`} pt="16px" pb="24px">
+      <Flex justify="space-between" gap="24px" wrap={{ base: 'wrap', md: 'nowrap' }} mb="24px">
+        <Name as="h1" fontSize={{ base: '24px', md: '34px' }} lineHeight="42px" maxW="30em">
+          {sentence}
+        </Name>
+        <Box flexShrink={0} textAlign={{ base: 'left', md: 'right' }}>
+          <MainButton
+            minW="140px"
+            onClick={() => void navigate(`/evenings/${summary.id}/plan/${item}`)}
+          >
+            {mayEdit ? act : 'Look at the plan'}
+          </MainButton>
+          <Label mt="6px">
+            {summary.name ? `${summary.name} · ` : ''}
+            {dayName(summary.startsAt, choir.timeZone)} · {summary.place}
+          </Label>
+        </Box>
+      </Flex>
+      <TonightBands
+        evening={evening.data}
+        item={item}
+        plan={plan}
+        start={start}
+        clock={clock}
+        width={width - 2 * margin}
+        accidentals={choir.accidentals}
+      />
+      {plan.segments.length > 0 && (
+        <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="40px" wrap="wrap">
+          <Box flex="1 1 420px">
+            <Box as="h2" fontWeight={650} mb="4px">
+              What the parts do
+            </Box>
+            {moves.length === 0 ? (
+              <Box>Every part sings everything, in its usual octave.</Box>
+            ) : (
+              moves.map(({ id, name, words }) => (
+                <Box key={id} mb="2px">
+                  <Name as="span">{name}</Name>
+                  <Box as="span" color="inkSoft">
+                    {' '}
+                    {words}
+                  </Box>
+                </Box>
+              ))
+            )}
+          </Box>
+          <Box flex="1 1 280px">
+            <Box as="h2" fontWeight={650} mb="4px">
+              How long it takes
+            </Box>
+            <Box color="inkSoft">{endInWords(plan, start, clock)}</Box>
+            <WordLink to={`/evenings/${summary.id}/sheet/${item}`}>sheet for the stand</WordLink>
+          </Box>
+        </Flex>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,91 @@
+import type { Evening } from '@wide-fern/contract';
+import { lengthInFigures, noteName, type AccidentalPreference } from '@wide-fern/core';
+import type { EvaluatedPlan } from '../plan/model/evaluate';
+
+/** The one sentence of Tonight: whether the evening's warm-up is ready, or what stands in the way. */
+export interface Readiness {
+  readonly sentence: string;
+  /** What the one main act is called. */
+  readonly act: string;
+}
+
+/** «Tonight» on the day itself, else the day's name. */
+export function whenInWords(startsAt: string, now: number, timeZone: string): string {
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone });
+  const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long' });
+  const moment = new Date(startsAt);
+  return day.format(moment) === day.format(now) ? 'Tonight' : weekday.format(moment);
+}
+
+/** The part whose top in tonight's music lies nearest to the end of its comfort. */
+export function decidingNeed(tonight: Evening['tonight']) {
+  const room = (need: Evening['tonight']['needs'][number]): number => {
+    const band = tonight.bands.find(({ id }) => id === need.part);
+    return (band?.comfort[1] ?? 127) - need.highest;
+  };
+  return tonight.needs.reduce<Evening['tonight']['needs'][number] | undefined>(
+    (a, b) => (!a || room(b) < room(a) ? b : a),
+    undefined,
+  );
+}
+
+/** The highest note a part sings anywhere in a plan; undefined when it sings none. */
+export function highestSung(plan: EvaluatedPlan, part: string): number | undefined {
+  const tops = plan.segments.flatMap(({ computed }) =>
+    computed.repetitions.flatMap(({ parts }) =>
+      parts.flatMap((one) => (one.part === part && one.does === 'sing' ? [one.fit.high] : [])),
+    ),
+  );
+  return tops.length > 0 ? Math.max(...tops) : undefined;
+}
+
+const minutesInWords = (seconds: number): string => {
+  const minutes = Math.round(seconds / 60);
+  return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
+};
+
+/** «up to the F5 that “Lanterns over Slate” needs», or how far it falls short. */
+function reachInWords(plan: EvaluatedPlan, accidentals: AccidentalPreference): string {
+  const need = decidingNeed(plan.document.tonight);
+  if (!need) return '';
+  const highest = highestSung(plan, need.part);
+  const wanted = `the ${noteName(need.highest, accidentals)} that “${need.highestIn}” needs`;
+  if (highest === undefined) return `, but it sings nothing towards ${wanted}`;
+  if (highest >= need.highest) return `, up to ${wanted}`;
+  return `, but it stops at ${noteName(highest, accidentals)}, below ${wanted}`;
+}
+
+/** What to say of an evening's warm-up. */
+export function readiness(
+  when: string,
+  plan: EvaluatedPlan,
+  accidentals: AccidentalPreference,
+): Readiness {
+  const whose = `${when}’s`;
+  if (plan.segments.length === 0) {
+    return {
+      sentence: `${when} has no warm-up yet: ${minutesInWords(plan.allotted)} are set aside for it.`,
+      act: 'Plan the warm-up',
+    };
+  }
+  const act = 'Open the plan';
+  const stuck = plan.segments.find(
+    ({ computed }) => computed.keys.kind !== 'none' && !computed.keys.sung,
+  );
+  if (stuck) {
+    const { name } = stuck.segment.exercise;
+    return {
+      sentence: `${whose} warm-up cannot be led yet: “${name}” has no key that everyone can sing.`,
+      act,
+    };
+  }
+  const over = Math.round(plan.total) - Math.round(plan.allotted);
+  if (over > 0) {
+    return { sentence: `${whose} warm-up is ${lengthInFigures(over)} too long.`, act };
+  }
+  const length = minutesInWords(plan.total);
+  return {
+    sentence: `${whose} warm-up is ready: ${length}, in your singers’ reach${reachInWords(plan, accidentals)}.`,
+    act,
+  };
+}

@@ -1,0 +1,89 @@
+import { createSystem, defaultBaseConfig, defineConfig, mergeConfigs } from '@chakra-ui/react';
+import {
+  animationStyles,
+  breakpoints,
+  buttonRecipe,
+  fieldSlotRecipe,
+  globalCss,
+  inputRecipe,
+  keyframes,
+  layerStyles,
+  nativeSelectSlotRecipe,
+  semanticTokens,
+  textStyles,
+  tokens,
+} from '@chakra-ui/react/theme';
+
+const inks = (light: string, dark: string) => ({ value: { _light: light, _dark: dark } });
+const sans = "'Source Sans 3 Variable', 'Fern Signs', sans-serif";
+const serif = "'Fraunces Variable', 'Fern Signs', serif";
+
+/** The design's tokens: by day on paper, in the evening on the stand. */
+const colors = {
+  paper: inks('#F7F5EE', '#11201B'),
+  sheet: inks('#FFFEFA', '#182B25'),
+  sunk: inks('#ECE9DD', '#0C1814'),
+  ink: inks('#1D2A25', '#F1EFE4'),
+  inkSoft: inks('#55635C', '#A9B8AF'),
+  line: inks('#D5D1C2', '#2E443C'),
+  fern: inks('#2E6A50', '#7CC2A0'),
+  onFern: inks('#FFFEFA', '#11201B'),
+  spore: inks('#B97F14', '#E8B34A'),
+  sporeText: inks('#8A5C08', '#E8B34A'),
+  brick: inks('#A5392B', '#F0897A'),
+  partS: inks('#8A3F6B', '#D79ABD'),
+  partA: inks('#B4552D', '#EBA27F'),
+  partT: inks('#2C7A86', '#7FC6D0'),
+  partB: inks('#4A5A8C', '#A4B3E0'),
+};
+
+const ours = defineConfig({
+  preflight: true,
+  cssVarsPrefix: 'chakra',
+  cssVarsRoot: ':where(html, .chakra-theme)',
+  globalCss: {
+    ...globalCss,
+    html: { bg: 'paper', color: 'ink', fontFamily: 'body', lineHeight: 1.4, fontSize: '15px' },
+    body: { bg: 'paper', color: 'ink', fontVariantNumeric: 'tabular-nums lining-nums' },
+    '*': {
+      borderColor: 'line',
+      '@media (prefers-reduced-motion: reduce)': {
+        transitionDuration: '0s !important',
+        animationDuration: '0s !important',
+      },
+    },
+    'button, a, input, select, textarea, summary, [tabindex]': {
+      _focusVisible: { outline: '2px solid', outlineColor: 'fern', outlineOffset: '2px' },
+    },
+  },
+  theme: {
+    breakpoints,
+    keyframes,
+    textStyles: {
+      ...textStyles,
+      name: {
+        value: {
+          fontFamily: 'heading',
+          fontWeight: 480,
+          fontVariationSettings: "'SOFT' 40",
+          lineHeight: 1.25,
+        },
+      },
+    },
+    layerStyles,
+    animationStyles,
+    semanticTokens: {
+      ...semanticTokens,
+      colors: { ...semanticTokens.colors, ...colors },
+      radii: { ...semanticTokens.radii, l1: { value: '3px' }, l2: { value: '3px' }, l3: { value: '3px' } },
+    },
+    tokens: {
+      ...tokens,
+      fonts: { ...tokens.fonts, heading: { value: serif }, body: { value: sans } },
+    },
+    recipes: { button: buttonRecipe, input: inputRecipe },
+    slotRecipes: { field: fieldSlotRecipe, nativeSelect: nativeSelectSlotRecipe },
+  },
+});
+
+export const system = createSystem(mergeConfigs(defaultBaseConfig, ours));
