@@ -87,15 +87,16 @@ const take = (...ids: readonly string[]): DemoSegment[] => ids.map((exercise) =>
 
 /** What is planned for the coming Tuesday. */
 const comingPlan: readonly DemoSegment[] = [
-  { exercise: 'coat-off' },
-  { exercise: 'long-s', talk: 10 },
-  { exercise: 'narrow-hum' },
-  { exercise: 'sliding-fifths' },
-  { exercise: 'open-vowels' },
-  { exercise: 'pulley' },
-  { exercise: 'wet-slate', repetitions: 4 },
-  { exercise: 'slate-steps', talk: 15 },
-  { exercise: 'lantern-chord', talk: 20 },
+  { exercise: 'coat-off', talk: 25 },
+  { exercise: 'long-s', repetitions: 5 },
+  { exercise: 'narrow-hum', repetitions: 7, talk: 20 },
+  { exercise: 'sliding-fifths', repetitions: 8, talk: 20 },
+  { exercise: 'open-vowels', repetitions: 6, talk: 20 },
+  { exercise: 'pulley', repetitions: 8, talk: 25 },
+  { exercise: 'wet-slate', repetitions: 7, talk: 20 },
+  { exercise: 'slate-steps', repetitions: 7, talk: 30 },
+  { exercise: 'lantern-chord', repetitions: 6, talk: 30 },
+  { exercise: 'long-ledge', repetitions: 5, talk: 15 },
 ];
 
 /** Eight weeks around and the way to the lantern night, counted from the coming Tuesday. */

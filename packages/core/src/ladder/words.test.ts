@@ -41,9 +41,9 @@ describe('reasons', () => {
     const wide = problem(12);
     expect(reasonsInWords(bestLadder(wide) as Ladder, wide)).toEqual(
       expect.arrayContaining([
-        'Sopranos touch C4 at C, two semitones below their comfort.',
-        'Altos touch E♭5 at E♭, a semitone above their comfort.',
-        'A semitone lower takes the sopranos to C4 at C.',
+        'Sopranos and tenors dip two semitones below their comfort at C.',
+        'Altos and basses top a semitone above their comfort at E♭.',
+        'A semitone lower has the sopranos rest in one key more.',
       ]),
     );
   });
@@ -69,6 +69,8 @@ describe('a start chosen by hand', () => {
       new RegExp(`^Start \\S+ costs ${higher.cost - best.cost} points more than \\S+ \\(`),
     );
     expect(chosenStartInWords(best, best, easy)).toMatch(/is the best one/);
+    const twin = { ...best, start: best.start + 12 };
+    expect(chosenStartInWords(twin, best, easy)).toMatch(/^Start (\S+) is as good as \1\.$/);
   });
 });
 

@@ -130,18 +130,24 @@ function oversteps(ladder: Ladder, problem: LadderProblem): Overstep[] {
   });
 }
 
-/** «sopranos touch A♭5 at D♭, a semitone above their comfort», for every part that leaves its comfort. */
+/**
+ * «sopranos and tenors dip two semitones below their comfort at C», for every part that leaves
+ * its comfort, with the key where it goes furthest; parts that do alike together.
+ */
 export function edgesInWords(
   ladder: Ladder,
   problem: LadderProblem,
   wording: Wording = {},
 ): string[] {
-  return oversteps(ladder, problem).map(
-    ({ part, end, by, note, tonic }) =>
-      `${many(wording, part)} touch ${noteName(note, wording.accidentals)} at ` +
-      `${tonicName(tonic, wording.mode, wording.accidentals)}, ${semitonesInWords(by)} ` +
-      `${end === 'top' ? 'above' : 'below'} their comfort`,
-  );
+  const phrases = new Map<string, string[]>();
+  for (const { part, end, by, tonic } of oversteps(ladder, problem)) {
+    const phrase =
+      `${end === 'top' ? 'top' : 'dip'} ${semitonesInWords(by)} ` +
+      `${end === 'top' ? 'above' : 'below'} their comfort at ` +
+      tonicName(tonic, wording.mode, wording.accidentals);
+    phrases.set(phrase, [...(phrases.get(phrase) ?? []), many(wording, part)]);
+  }
+  return [...phrases].map(([phrase, parts]) => `${listInWords(parts)} ${phrase}`);
 }
 
 const pathOf = (ladder: Ladder, id: string): PartPath | undefined =>
@@ -171,20 +177,56 @@ function decidedBy(
   }
   const { id, by } = mostAffected(ladder, next);
   if (by <= 0) return undefined;
+  const who = many(wording, id);
+  const count = (of: Ladder, does: (move: Move) => boolean) =>
+    pathOf(of, id)!.moves.filter(does).length;
+  const rests = (move: Move) => move === 'rest';
+  const more = count(next, rests) - count(ladder, rests);
+  if (more > 0) return `a semitone ${away} has the ${who} rest in ${keysMore(more)}`;
+  const furthest = furthestNote(next, problem, id, direction);
+  const present = furthestNote(ladder, problem, id, direction);
+  if (furthest && present && (furthest.note - present.note) * direction > 0) {
+    const note = noteName(furthest.note, wording.accidentals);
+    const key = tonicName(furthest.tonic, wording.mode, wording.accidentals);
+    return `a semitone ${away} takes the ${who} to ${note} at ${key}`;
+  }
+  return `a semitone ${away} costs the ${who} ${by} ${by === 1 ? 'point' : 'points'} more`;
+}
+
+const keysMore = (count: number): string =>
+  count === 1 ? 'one key more' : `${countInWords(count)} keys more`;
+
+/** The highest (1) or lowest (−1) note a part sings in a ladder, and the key it is in. */
+function furthestNote(
+  ladder: Ladder,
+  problem: LadderProblem,
+  id: string,
+  direction: 1 | -1,
+): { note: MidiNote; tonic: MidiNote } | undefined {
   const section = problem.sections.find((one) => one.id === id)!;
-  const notes = (pathOf(next, id)?.moves ?? []).flatMap((move, i) => {
+  const notes = (pathOf(ladder, id)?.moves ?? []).flatMap((move, i) => {
     if (move === 'rest') return [];
-    const fit = fitOnTonic(section, problem.pattern, next.tonics[i]!, move);
-    return [{ note: direction > 0 ? fit.high : fit.low, tonic: next.tonics[i]! }];
+    const tonic = ladder.tonics[i]!;
+    const fit = fitOnTonic(section, problem.pattern, tonic, move);
+    return [{ note: direction > 0 ? fit.high : fit.low, tonic }];
   });
-  if (notes.length === 0) return undefined;
-  const furthest = notes.reduce((a, b) => ((b.note - a.note) * direction > 0 ? b : a));
-  return (
-    `a semitone ${away} takes the ${many(wording, id)} to ` +
-    `${noteName(furthest.note, wording.accidentals)} at ` +
-    `${tonicName(furthest.tonic, wording.mode, wording.accidentals)}`
+  return notes.reduce<{ note: MidiNote; tonic: MidiNote } | undefined>(
+    (a, b) => (!a || (b.note - a.note) * direction > 0 ? b : a),
+    undefined,
   );
 }
+
+/** What stands against a start a semitone higher, and one a semitone lower. */
+export const decidingInWords = (
+  ladder: Ladder,
+  problem: LadderProblem,
+  wording: Wording = {},
+): string[] =>
+  ([1, -1] as const).flatMap((direction) => decidedBy(ladder, problem, direction, wording) ?? []);
+
+/** Phrases as sentences. */
+export const asSentences = (phrases: readonly string[]): string[] =>
+  phrases.map((phrase) => `${capitalise(phrase)}.`);
 
 /**
  * Why a ladder stands where it does, as short sentences: what decides the start, what the parts do,
@@ -195,9 +237,7 @@ export function reasonsInWords(
   problem: LadderProblem,
   wording: Wording = {},
 ): string[] {
-  const deciding = ([1, -1] as const).flatMap(
-    (direction) => decidedBy(ladder, problem, direction, wording) ?? [],
-  );
+  const deciding = decidingInWords(ladder, problem, wording);
   const edges = edgesInWords(ladder, problem, wording);
   const moves = movesInWords(ladder, problem.sections, wording);
   const everyone =
@@ -213,9 +253,7 @@ export function reasonsInWords(
             `${semitonesInWords(goal - top)} below what tonight’s music needs`,
         ]
       : [];
-  return [...everyone, ...moves, ...edges, ...short, ...deciding].map(
-    (reason) => `${capitalise(reason)}.`,
-  );
+  return asSentences([...everyone, ...moves, ...edges, ...short, ...deciding]);
 }
 
 /** Why no start works, and what would help. */
@@ -244,7 +282,8 @@ export function chosenStartInWords(
 ): string {
   const name = (tonic: MidiNote) => tonicName(tonic, wording.mode, wording.accidentals);
   const points = chosen.cost - best.cost;
-  if (points <= 0) return `Start ${name(chosen.start)} is the best one.`;
+  if (chosen.start === best.start) return `Start ${name(chosen.start)} is the best one.`;
+  if (points <= 0) return `Start ${name(chosen.start)} is as good as ${name(best.start)}.`;
   const dearer = chosen.paths
     .map(({ id, cost }) => ({ id, by: cost - (pathOf(best, id)?.cost ?? 0) }))
     .filter(({ by }) => by > 0)

@@ -1,12 +1,15 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { choiceLimits, type Choices } from '@wide-fern/contract';
+import { choiceLimits, type Choices, type Tonight } from '@wide-fern/contract';
 import {
+  asSentences,
   breathRounds,
   chosenStartInWords,
+  decidingInWords,
+  edgesInWords,
   infeasibleInWords,
   isPitched,
+  movesInWords,
   noteName,
-  reasonsInWords,
   shapes,
   shapeWords,
   tonicName,
@@ -19,9 +22,11 @@ import { color } from '../../ui/color';
 import { Label, Name, WordButton } from '../../ui/words';
 import { KeyStrip } from './KeyStrip';
 import type { Evaluated, EvaluatedPlan } from './model/evaluate';
-import { ladderHeading, timeInWords, wordingFor } from './model/words';
+import { needMetInWords } from './model/needs';
+import { breathInWords, ladderHeading, timeInWords, wordingFor } from './model/words';
 import { PatternFigure } from './PatternFigure';
 import { Stepper } from './Stepper';
+import { SvgText } from '../../ui/SvgText';
 
 /** What the bench can do to its segment. */
 export interface BenchActions {
@@ -34,7 +39,8 @@ const selectStyle = {
   background: 'var(--chakra-colors-sheet)',
   border: '1px solid var(--chakra-colors-line)',
   borderRadius: 3,
-  padding: '2px 4px',
+  padding: '1px 2px',
+  width: 'auto',
   fontSize: 13,
 } as const;
 
@@ -52,33 +58,31 @@ function Choice<T extends string | number>({
   readonly onChange: (value: T) => void;
 }) {
   return (
-    <Flex as="label" align="center" gap="4px" fontSize="13px">
-      <Box as="span" color="inkSoft" w="76px">
-        {label}
-      </Box>
-      <select
-        style={selectStyle}
-        value={value}
-        disabled={disabled}
-        onChange={(event) => onChange(options[event.currentTarget.selectedIndex]![0])}
-      >
-        {options.map(([key, word]) => (
-          <option key={key} value={key}>
-            {word}
-          </option>
-        ))}
-      </select>
-    </Flex>
+    <select
+      aria-label={label}
+      style={selectStyle}
+      value={value}
+      disabled={disabled}
+      onChange={(event) => onChange(options[event.currentTarget.selectedIndex]![0])}
+    >
+      {options.map(([key, word]) => (
+        <option key={key} value={key}>
+          {word}
+        </option>
+      ))}
+    </select>
   );
 }
 
 const steps = [
   [1, 'a semitone'],
   [2, 'a tone'],
-  [3, 'three semitones'],
-  [4, 'four semitones'],
-  [5, 'five semitones'],
+  [3, '3 semitones'],
+  [4, '4 semitones'],
+  [5, '5 semitones'],
 ] as const;
+
+const shortShapes: Readonly<Record<Shape, string>> = { ...shapeWords, outward: 'outward' };
 
 /** What is chosen for the segment: tempo, how many, which way, how much talk. */
 function Choosing({
@@ -114,65 +118,73 @@ function Choosing({
           onChange={set('tempo')}
         />
       )}
-      <Stepper
-        label={counted}
-        value={choices.repetitions}
-        limits={choiceLimits.repetitions}
-        disabled={disabled}
-        onChange={(value) => set('repetitions')(Math.round(value))}
-      />
+      <Flex columnGap="12px" wrap="wrap">
+        <Stepper
+          label={counted}
+          value={choices.repetitions}
+          limits={choiceLimits.repetitions}
+          disabled={disabled}
+          onChange={(value) => set('repetitions')(Math.round(value))}
+        />
+        {pitched && (
+          <Stepper
+            label="sung"
+            name="Times sung in each key"
+            labelWidth="auto"
+            value={choices.verses}
+            limits={choiceLimits.verses}
+            unit={choices.verses === 1 ? 'time' : 'times'}
+            disabled={disabled}
+            onChange={(value) => set('verses')(Math.round(value))}
+          />
+        )}
+      </Flex>
       {pitched && (
-        <>
-          <Flex gap="12px" wrap="wrap">
-            <Choice<Shape>
-              label="Which way"
-              value={choices.shape}
-              options={shapes.map((shape) => [shape, shapeWords[shape]] as const)}
-              disabled={disabled}
-              onChange={(shape) => actions.choose({ shape }, `${segment.id} shape`)}
-            />
-          </Flex>
+        <Flex gap="6px" fontSize="13px" align="center" wrap="wrap">
+          <Box as="span" color="inkSoft" w="48px">
+            Moving
+          </Box>
+          <Choice<Shape>
+            label="Which way the keys move"
+            value={choices.shape}
+            options={shapes.map((shape) => [shape, shortShapes[shape]] as const)}
+            disabled={disabled}
+            onChange={(shape) => actions.choose({ shape }, `${segment.id} shape`)}
+          />
+          by
           <Choice<number>
-            label="Step"
+            label="How far from key to key"
             value={choices.step}
             options={stepOptions}
             disabled={disabled}
             onChange={(step) => actions.choose({ step }, `${segment.id} step`)}
           />
-        </>
-      )}
-      <Stepper
-        label="Talk"
-        value={choices.talk}
-        limits={choiceLimits.talk}
-        step={5}
-        unit="s"
-        disabled={disabled}
-        onChange={set('talk')}
-      />
-      {pitched && (
-        <Stepper
-          label="In each key"
-          value={choices.verses}
-          limits={choiceLimits.verses}
-          unit={choices.verses === 1 ? 'time' : 'times'}
-          disabled={disabled}
-          onChange={(value) => set('verses')(Math.round(value))}
-        />
-      )}
-      {(pitched || kind === 'spoken') && (
-        <Flex as="label" align="center" gap="8px" fontSize="13px">
-          <input
-            type="checkbox"
-            checked={choices.demonstrate}
-            disabled={disabled}
-            onChange={(event) =>
-              actions.choose({ demonstrate: event.currentTarget.checked }, `${segment.id} show`)
-            }
-          />
-          {pitched ? 'sing it to them first' : 'say it to them first'}
         </Flex>
       )}
+      <Flex columnGap="16px" wrap="wrap">
+        <Stepper
+          label="Talk"
+          value={choices.talk}
+          limits={choiceLimits.talk}
+          step={5}
+          unit="s"
+          disabled={disabled}
+          onChange={set('talk')}
+        />
+        {(pitched || kind === 'spoken') && (
+          <Flex as="label" align="center" gap="6px" fontSize="13px">
+            <input
+              type="checkbox"
+              checked={choices.demonstrate}
+              disabled={disabled}
+              onChange={(event) =>
+                actions.choose({ demonstrate: event.currentTarget.checked }, `${segment.id} show`)
+              }
+            />
+            {pitched ? 'sing it first' : 'say it first'}
+          </Flex>
+        )}
+      </Flex>
     </Box>
   );
 }
@@ -211,21 +223,13 @@ function BreathFigure({ evaluated: { segment } }: { readonly evaluated: Evaluate
       {rounds.map((round, i) => {
         const start = x(from);
         from += round.in + round.hold + round.out + round.rest;
-        const parts = [
-          `${round.in} in`,
-          round.hold > 0 ? `${round.hold} held` : '',
-          `${round.out} out`,
-          round.rest > 0 ? `${round.rest} rest` : '',
-        ];
-        const wide = x(from) - start > 100;
+        const counts = [round.in, round.hold, round.out, round.rest].filter((count) => count > 0);
         return (
-          <g key={i} fontSize={12} fill={color('inkSoft')}>
+          <g key={i}>
             <line x1={start} x2={start} y1={8} y2={70} stroke={color('line')} />
-            <text x={start + 3} y={84}>
-              {wide
-                ? parts.filter((part) => part !== '').join(' · ')
-                : [round.in, round.hold, round.out, round.rest].join(' ')}
-            </text>
+            <SvgText x={start + 3} y={84}>
+              {counts.join(' · ')}
+            </SvgText>
           </g>
         );
       })}
@@ -257,7 +261,7 @@ function Middle({
     return (
       <>
         <BreathFigure evaluated={evaluated} />
-        <Box fontSize="13px">The air flows out on {music.outOn}.</Box>
+        <Box>{breathInWords(music)}</Box>
       </>
     );
   }
@@ -372,15 +376,36 @@ function Row({ label, children }: { readonly label: string; readonly children: R
 }
 
 /** The right of the bench: why, what to say, what to mind, how long. */
-function Words({ evaluated, wording }: { readonly evaluated: Evaluated; readonly wording: Wording }) {
+function Words({
+  evaluated,
+  tonight,
+  wording,
+  accidentals,
+}: {
+  readonly evaluated: Evaluated;
+  readonly tonight: Tonight;
+  readonly wording: Wording;
+  readonly accidentals: AccidentalPreference;
+}) {
   const { segment, computed } = evaluated;
   const { exercise } = segment;
   const { keys } = computed;
-  const reasons =
-    keys.kind === 'ladder' && keys.sung ? reasonsInWords(keys.sung, keys.problem, wording) : [];
+  const { sung, problem } = keys.kind === 'ladder' ? keys : {};
+  const why = [
+    ...needMetInWords(evaluated, tonight, accidentals),
+    ...(sung && problem ? asSentences(decidingInWords(sung, problem, wording)) : []),
+  ];
+  const moves = sung ? asSentences(movesInWords(sung, tonight.bands, wording)) : [];
+  const edges = sung && problem ? asSentences(edgesInWords(sung, problem, wording)) : [];
   return (
     <Box as="dl" fontSize="13px">
-      {reasons.length > 0 && <Row label="Why">{reasons.join(' ')}</Row>}
+      {why.length > 0 && <Row label="Why">{why.join(' ')}</Row>}
+      {sung && (
+        <Row label="Parts">
+          {moves.length > 0 ? moves.join(' ') : 'Every part sings every key in its usual octave.'}
+        </Row>
+      )}
+      {edges.length > 0 && <Row label="Edge">{edges.join(' ')}</Row>}
       <Row label="Cue">
         <Name as="span" fontSize="15px">
           {exercise.cue}
@@ -396,7 +421,7 @@ function Words({ evaluated, wording }: { readonly evaluated: Evaluated; readonly
               <svg width="8" height="8" viewBox="0 0 8 8" aria-hidden="true">
                 <path d="M4 0 L8 4 L4 8 L0 4 Z" fill={color('spore')} />
               </svg>
-              <Box color="sporeText">{caution}</Box>
+              <Box>{caution}</Box>
             </Flex>
           ))}
         </Row>
@@ -452,7 +477,7 @@ export function Bench({
           <Label as="span">{exercise.figure}</Label>
         </Flex>
         {isPitched(exercise.music) && (
-          <PatternFigure music={exercise.music} width={left} height={62} />
+          <PatternFigure music={exercise.music} width={left} height={58} />
         )}
         <Choosing evaluated={evaluated} mayEdit={mayEdit} actions={actions} />
       </Box>
@@ -461,7 +486,7 @@ export function Bench({
           <Box fontWeight={650}>{ladderHeading(segment)}</Box>
           {evaluated.computed.keys.kind === 'ladder' && (
             <Label as="span" fontSize="12px">
-              open is room, filled is none; choose a key to start there
+              open is room, filled is none
             </Label>
           )}
           {isPitched(exercise.music) && mayEdit && (
@@ -503,7 +528,12 @@ export function Bench({
         />
       </Box>
       <Box>
-        <Words evaluated={evaluated} wording={wording} />
+        <Words
+          evaluated={evaluated}
+          tonight={plan.document.tonight}
+          wording={wording}
+          accidentals={accidentals}
+        />
         {mayEdit && (
           <Flex gap="16px" mt="6px" wrap="wrap">
             <WordButton fontSize="13px" onClick={() => actions.moveBy(-1)}>

@@ -23,9 +23,16 @@ const cell = { width: 30, height: 24, gap: 1 } as const;
 /** At this room the bar is gone. */
 const fullRoom = 4;
 
+/** A full bar; beyond it there is room for the wedge of an edge. */
+const barLength = 7;
+
 /** How much of a half cell a bar fills: all of it without room, nothing from four semitones on. */
 const barOf = (room: number): number =>
-  ((cell.height / 2 - 2) * Math.max(0, fullRoom - Math.max(0, room))) / fullRoom;
+  (barLength * Math.max(0, fullRoom - Math.max(0, room))) / fullRoom;
+
+/** The hollow wedge at a bar's end, pointing outward. */
+const wedge = (x: number, base: number, way: 1 | -1): string =>
+  `M${x - 4} ${base} L${x + 4} ${base} L${x} ${base + 4 * way} Z`;
 
 /** What one part does in one of the ladder's keys, or how it would lie off the ladder. */
 function CellShape({
@@ -70,14 +77,10 @@ function CellShape({
       <rect x={x - 4} y={middle - 0.5 - above} width={8} height={above} />
       <rect x={x - 4} y={middle + 0.5} width={8} height={below} />
       {fit.roomAbove < 0 && (
-        <path d={`M${x - 4} 6 L${x + 4} 6 L${x} 0.5 Z`} fill={color('sheet')} stroke={hue} />
+        <path d={wedge(x, middle - 0.5 - above, -1)} fill={color('sheet')} stroke={hue} />
       )}
       {fit.roomBelow < 0 && (
-        <path
-          d={`M${x - 4} ${cell.height - 6} L${x + 4} ${cell.height - 6} L${x} ${cell.height - 0.5} Z`}
-          fill={color('sheet')}
-          stroke={hue}
-        />
+        <path d={wedge(x, middle + 0.5 + below, 1)} fill={color('sheet')} stroke={hue} />
       )}
     </g>
   );

@@ -1,5 +1,6 @@
 import { isNote, offsetsOf, type Music } from '@wide-fern/core';
 import { color } from '../../ui/color';
+import { SvgText } from '../../ui/SvgText';
 
 interface Dash {
   readonly from: number;
@@ -95,9 +96,9 @@ export function PatternFigure({
           if (text === '' || start < textEnd) return null;
           textEnd = start + text.length * 6.2 + 3;
           return (
-            <text key={i} x={start} y={height - 3} fontSize={12} fill={color('inkSoft')}>
+            <SvgText key={i} x={start} y={height - 3}>
               {text}
-            </text>
+            </SvgText>
           );
         })}
     </svg>

@@ -167,6 +167,7 @@ export function PlanView({
   const listed = mayEdit ? [...looking, ...editing] : looking;
   useShortcuts(mayEdit ? [...listed, later] : listed, letters);
 
+  const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const isShelf = open === 'shelf' && mayEdit;
   return (
     <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
@@ -234,12 +235,12 @@ export function PlanView({
         }}
         onMove={move}
         free={
-          plan.segments.length > 0 && (
+          freeWidth > 70 && (
             <>
-              <Box fontWeight={700} color={plan.left < -0.5 ? 'brick' : 'ink'} whiteSpace="nowrap">
+              <Box fontWeight={700} whiteSpace="nowrap">
                 {leftInWords(plan)}
               </Box>
-              {mayEdit && (
+              {mayEdit && freeWidth > 112 && (
                 <WordButton fontSize="12px" onClick={() => setOpen('shelf')}>
                   add from the shelf
                 </WordButton>
@@ -330,7 +331,7 @@ function TitleLine({
       <Name as="h1" fontSize="24px">
         {date}
       </Name>
-      <Label as="span" fontSize="13px">
+      <Label as="span" fontSize="13px" hideBelow="xl">
         {place}
       </Label>
       <Flex
@@ -346,7 +347,7 @@ function TitleLine({
         </Box>
         <Label as="span">{sentence}</Label>
       </Flex>
-      <Flex gap="16px" align="center">
+      <Flex gap="16px" align="center" ml={{ base: 0, md: 'auto', lg: 0 }}>
         {children}
       </Flex>
     </Flex>

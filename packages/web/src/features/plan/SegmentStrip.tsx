@@ -22,9 +22,9 @@ const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });
 /** How much of a segment's words a width can hold. */
 type Room = 'all' | 'two lines' | 'number';
 function roomFor(name: string, width: number): Room {
-  if (width >= name.length * 6.6 + 14) return 'all';
+  if (width >= name.length * 7.3 + 14) return 'all';
   const longest = Math.max(...name.split(' ').map((word) => word.length));
-  return width >= longest * 6.6 + 12 ? 'two lines' : 'number';
+  return width >= longest * 7.6 + 12 ? 'two lines' : 'number';
 }
 
 function StripItem({
@@ -76,7 +76,9 @@ function StripItem({
         {...listeners}
         tabIndex={isChosen ? 0 : -1}
         w="100%"
-        h="54px"
+        h={isChosen ? '56px' : '54px'}
+        position="relative"
+        zIndex={isChosen ? 1 : undefined}
         display="block"
         textAlign="left"
         overflow="hidden"
@@ -128,6 +130,7 @@ function StripItem({
               mt="2px"
               whiteSpace={room === 'all' ? 'nowrap' : 'normal'}
               overflow="hidden"
+              overflowWrap="normal"
             >
               {name}
             </Name>
@@ -183,7 +186,7 @@ export function SegmentStrip({
   };
   const end = axis.x(plan.total);
   return (
-    <Box position="relative" h="55px" borderBottomWidth="1px">
+    <Box position="relative" h="54px">
       <Box
         position="absolute"
         left={axis.left > 80 ? '24px' : '16px'}
@@ -235,7 +238,7 @@ export function SegmentStrip({
         left={`${end}px`}
         right={`calc(100% - ${axis.right}px)`}
         top={0}
-        h="55px"
+        h="54px"
         borderTopWidth="1px"
         borderLeftWidth="2px"
         borderLeftColor={plan.left < -0.5 ? 'brick' : 'fern'}

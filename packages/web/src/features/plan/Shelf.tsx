@@ -101,7 +101,9 @@ export function Shelf({
                     aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}`}
                     onClick={() => onTake(exercise)}
                     display="grid"
-                    gridTemplateColumns="1fr 44px 76px 34px"
+                    gridTemplateColumns={
+                      isPitched(exercise.music) ? '1fr 44px 76px 34px' : '1fr 34px'
+                    }
                     alignItems="center"
                     gap="6px"
                     w="100%"
@@ -114,14 +116,19 @@ export function Shelf({
                     <Name as="span" fontSize="15px" truncate>
                       {exercise.name}
                     </Name>
-                    {isPitched(exercise.music) ? (
-                      <PatternFigure music={exercise.music} width={44} height={18} words={false} />
-                    ) : (
-                      <span />
+                    {isPitched(exercise.music) && (
+                      <>
+                        <PatternFigure
+                          music={exercise.music}
+                          width={44}
+                          height={18}
+                          words={false}
+                        />
+                        <Box as="span" whiteSpace="nowrap">
+                          {path}
+                        </Box>
+                      </>
                     )}
-                    <Box as="span" whiteSpace="nowrap">
-                      {path}
-                    </Box>
                     <Box as="span" textAlign="right" color="inkSoft">
                       {length}
                     </Box>

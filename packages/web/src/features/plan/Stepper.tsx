@@ -8,18 +8,23 @@ import { WordButton } from '../../ui/words';
  */
 export function Stepper({
   label,
+  name = label,
   value,
   limits: [least, most],
   step = 1,
   unit,
+  labelWidth = '52px',
   disabled,
   onChange,
 }: {
   readonly label: string;
+  /** The full name, where the label is short. */
+  readonly name?: string;
   readonly value: number;
   readonly limits: readonly [number, number];
   readonly step?: number;
   readonly unit?: string;
+  readonly labelWidth?: string;
   readonly disabled: boolean;
   readonly onChange: (value: number) => void;
 }) {
@@ -28,27 +33,27 @@ export function Stepper({
   const wrong =
     typed !== undefined &&
     (typed.trim() === '' || !Number.isFinite(parsed) || parsed < least || parsed > most);
-  const message = `${label}: a number from ${least} to ${most}.`;
+  const message = `${name}: a number from ${least} to ${most}.`;
   const take = () => {
     if (typed !== undefined && !wrong) onChange(parsed);
     setTyped(undefined);
   };
   return (
-    <Flex align="center" gap="4px" role="group" aria-label={label} fontSize="13px" wrap="wrap">
-      <Box as="span" color="inkSoft" w="76px">
+    <Flex align="center" gap="2px" role="group" aria-label={name} fontSize="13px" wrap="wrap">
+      <Box as="span" color="inkSoft" w={labelWidth}>
         {label}
       </Box>
       <WordButton
-        aria-label={`${label}: less`}
+        aria-label={`${name}: less`}
         disabled={disabled || value <= least}
         onClick={() => onChange(Math.max(least, value - step))}
-        px="8px"
+        px="7px"
         minH="24px"
       >
         −
       </WordButton>
       <Input
-        aria-label={unit ? `${label} in ${unit}` : label}
+        aria-label={name}
         aria-invalid={wrong}
         value={typed ?? String(value)}
         disabled={disabled}
@@ -60,7 +65,7 @@ export function Stepper({
           if (event.key === 'Escape') setTyped(undefined);
         }}
         size="xs"
-        w="48px"
+        w="42px"
         h="24px"
         px="4px"
         textAlign="center"
@@ -69,7 +74,7 @@ export function Stepper({
         borderColor={wrong ? 'brick' : 'line'}
       />
       <WordButton
-        aria-label={`${label}: more`}
+        aria-label={`${name}: more`}
         disabled={disabled || value >= most}
         onClick={() => onChange(Math.min(most, value + step))}
         px="8px"

@@ -10,7 +10,8 @@ import { MinuteScale } from '../plan/drawing/MinuteScale';
 import type { EvaluatedPlan } from '../plan/model/evaluate';
 import { keyPath, leftInWords, strideInWords, wordingFor, type Clock } from '../plan/model/words';
 import { lengthInFigures } from '@wide-fern/core';
-import { decidingNeed } from './sentence';
+import { decidingNeed } from '../plan/model/needs';
+import { SvgText } from '../../ui/SvgText';
 
 const rows = { clock: 10, evening: 16, eveningEnd: 62, fanEnd: 86, names: 86, lane: 134 } as const;
 const laneHeight = 122;
@@ -46,7 +47,6 @@ export function TonightBands({
   const bottom = rows.lane + laneHeight;
   const end = axis.x(plan.total);
   const freeWidth = axis.right - end;
-  const perLetter = 7.2;
   return (
     <svg
       width={width}
@@ -93,36 +93,30 @@ export function TonightBands({
         const wording = wordingFor(bands, segment, accidentals);
         const path = keyPath(computed.keys, wording) || strideInWords(segment);
         const length = lengthInFigures(computed.placed.shown);
+        const nameSize = [15, 13].find((size) => room > name.length * size * 0.55 + 10);
         return (
-          <g key={segment.id} fontSize={12}>
+          <g key={segment.id}>
             <title>{`${name}, ${length}`}</title>
             <line x1={to} x2={to} y1={rows.names} y2={bottom} stroke={color('line')} />
-            {room > name.length * perLetter + 10 && (
-              <text
-                x={from + 7}
-                y={rows.names + 20}
-                fontSize={15}
-                fontFamily="var(--chakra-fonts-heading)"
-                fontWeight={480}
-                fill={color('ink')}
-              >
+            {nameSize && (
+              <SvgText x={from + 7} y={rows.names + 20} size={nameSize} isName ink="ink">
                 {name}
-              </text>
+              </SvgText>
             )}
             {room > path.length * 6 + length.length * 6 + 20 ? (
               <>
-                <text x={from + 7} y={rows.names + 38} fill={color('inkSoft')}>
+                <SvgText x={from + 7} y={rows.names + 38}>
                   {path}
-                </text>
-                <text x={to - 7} y={rows.names + 38} textAnchor="end" fill={color('inkSoft')}>
+                </SvgText>
+                <SvgText x={to - 7} y={rows.names + 38} textAnchor="end">
                   {length}
-                </text>
+                </SvgText>
               </>
             ) : (
               room > 34 && (
-                <text x={from + 7} y={rows.names + 38} fill={color('inkSoft')}>
+                <SvgText x={from + 7} y={rows.names + 38}>
                   {length}
-                </text>
+                </SvgText>
               )
             )}
             <GutterLine
@@ -137,9 +131,9 @@ export function TonightBands({
         <line x1={end} x2={end} y1={rows.names} y2={bottom} stroke={color('fern')} strokeWidth={2} />
       )}
       {freeWidth > 80 && plan.segments.length > 0 && (
-        <text x={end + 10} y={rows.names + 20} fontSize={13} fill={color('fern')} fontWeight={650}>
+        <SvgText x={end + 10} y={rows.names + 20} size={13} ink="fern" weight={650}>
           {leftInWords(plan)}
-        </text>
+        </SvgText>
       )}
       <rect
         x={axis.left}

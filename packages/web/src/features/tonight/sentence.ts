@@ -1,6 +1,6 @@
-import type { Evening } from '@wide-fern/contract';
 import { lengthInFigures, noteName, type AccidentalPreference } from '@wide-fern/core';
 import type { EvaluatedPlan } from '../plan/model/evaluate';
+import { decidingNeed, highestSung } from '../plan/model/needs';
 
 /** The one sentence of Tonight: whether the evening's warm-up is ready, or what stands in the way. */
 export interface Readiness {
@@ -17,28 +17,6 @@ export function whenInWords(startsAt: string, now: number, timeZone: string): st
   return day.format(moment) === day.format(now) ? 'Tonight' : weekday.format(moment);
 }
 
-/** The part whose top in tonight's music lies nearest to the end of its comfort. */
-export function decidingNeed(tonight: Evening['tonight']) {
-  const room = (need: Evening['tonight']['needs'][number]): number => {
-    const band = tonight.bands.find(({ id }) => id === need.part);
-    return (band?.comfort[1] ?? 127) - need.highest;
-  };
-  return tonight.needs.reduce<Evening['tonight']['needs'][number] | undefined>(
-    (a, b) => (!a || room(b) < room(a) ? b : a),
-    undefined,
-  );
-}
-
-/** The highest note a part sings anywhere in a plan; undefined when it sings none. */
-export function highestSung(plan: EvaluatedPlan, part: string): number | undefined {
-  const tops = plan.segments.flatMap(({ computed }) =>
-    computed.repetitions.flatMap(({ parts }) =>
-      parts.flatMap((one) => (one.part === part && one.does === 'sing' ? [one.fit.high] : [])),
-    ),
-  );
-  return tops.length > 0 ? Math.max(...tops) : undefined;
-}
-
 const minutesInWords = (seconds: number): string => {
   const minutes = Math.round(seconds / 60);
   return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
@@ -48,7 +26,7 @@ const minutesInWords = (seconds: number): string => {
 function reachInWords(plan: EvaluatedPlan, accidentals: AccidentalPreference): string {
   const need = decidingNeed(plan.document.tonight);
   if (!need) return '';
-  const highest = highestSung(plan, need.part);
+  const highest = highestSung(plan.segments, need.part);
   const wanted = `the ${noteName(need.highest, accidentals)} that “${need.highestIn}” needs`;
   if (highest === undefined) return `, but it sings nothing towards ${wanted}`;
   if (highest >= need.highest) return `, up to ${wanted}`;

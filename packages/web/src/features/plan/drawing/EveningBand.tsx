@@ -3,10 +3,11 @@ import { placeAgenda } from '@wide-fern/core';
 import { color } from '../../../ui/color';
 import type { Clock } from '../model/words';
 import { timeAxis } from './geometry';
+import { SvgText } from '../../../ui/SvgText';
 
-/** Whether a name of so many letters fits a width, at about so much a letter. */
-const fits = (text: string, width: number, perLetter: number): boolean =>
-  text.length * perLetter + 12 <= width;
+/** The largest of some sizes at which a text fits a width; undefined when none does. */
+const sizeFor = (text: string, width: number, sizes: readonly number[]): number | undefined =>
+  sizes.find((size) => text.length * size * 0.52 + 12 <= width);
 
 /** The evening to scale, with the warm-up marked and fanned out onto the axis below. */
 export function EveningBand({
@@ -57,22 +58,16 @@ export function EveningBand({
     return [{ seconds, x: isEnd ? axis.x(available) : x, isEnd: isEnd && placed.over === 0 }];
   });
   return (
-    <g fontSize={12}>
+    <g>
       {label && (
-        <text x={label.x} y={(top + bottom) / 2 + 4} fill={color('inkSoft')}>
+        <SvgText x={label.x} y={(top + bottom) / 2 + 4}>
           {label.text}
-        </text>
+        </SvgText>
       )}
       {figures.map(({ seconds, x, isEnd }) => (
-        <text
-          key={seconds}
-          x={x}
-          y={clockY}
-          textAnchor={isEnd ? 'end' : 'start'}
-          fill={color('inkSoft')}
-        >
+        <SvgText key={seconds} x={x} y={clockY} textAnchor={isEnd ? 'end' : 'start'}>
           {clock.minute(start + seconds * 1000)}
-        </text>
+        </SvgText>
       ))}
       <rect x={axis.left} y={top} width={axis.right - axis.left} height={bottom - top} fill={color('sheet')} />
       {placed.items.map(({ id, from, to }) => {
@@ -82,22 +77,23 @@ export function EveningBand({
         const isPiece = kind === 'piece';
         const word = isPiece || kind === 'warm-up' ? title : title.toLowerCase();
         const quiet = !isPiece && kind !== 'warm-up';
+        const size = sizeFor(word, width, isPiece ? [14, 12] : quiet ? [12] : [13, 12]);
         return (
           <g key={id}>
             <title>{title}</title>
             {quiet && <rect x={x} y={top} width={width} height={bottom - top} fill={color('sunk')} />}
             <line x1={x} x2={x} y1={top} y2={bottom} stroke={color('line')} />
-            {fits(word, width, isPiece ? 7.4 : 6) && (
-              <text
+            {size && (
+              <SvgText
                 x={x + 8}
                 y={(top + bottom) / 2 + 4.5}
-                fontSize={isPiece ? 14 : quiet ? 12 : 13}
-                fontFamily={isPiece ? 'var(--chakra-fonts-heading)' : undefined}
-                fontWeight={isPiece ? 480 : quiet ? 400 : 650}
-                fill={color(quiet ? 'inkSoft' : 'ink')}
+                size={size}
+                isName={isPiece}
+                weight={quiet ? 400 : 650}
+                ink={quiet ? 'inkSoft' : 'ink'}
               >
                 {word}
-              </text>
+              </SvgText>
             )}
           </g>
         );

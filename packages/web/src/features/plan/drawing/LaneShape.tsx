@@ -3,8 +3,9 @@ import { noteName, type AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import type { Evaluated } from '../model/evaluate';
 import { namedNotes, type Lane, type TimeAxis } from './geometry';
-import { gapsOf, signsOf } from './signs';
+import { gapsOf, signScale, signsOf } from './signs';
 import { SignShape } from './SignShape';
+import { SvgText } from '../../../ui/SvgText';
 
 /** «L» for «Lanterns over Slate»; an article is passed over. */
 const initialOf = (title: string): string => title.replace(/^(the|a|an) /i, '').charAt(0);
@@ -77,17 +78,17 @@ export function LaneShape({
           opacity={0.42}
         />
       ))}
-      <text x={labelX} y={(top + bottom) / 2 + 3} fontSize={22} fontWeight={700} fill={hue}>
+      <SvgText x={labelX} y={(top + bottom) / 2 + 3} size={22} weight={700} hue={hue}>
         {band.id}
-      </text>
-      <text x={labelX} y={(top + bottom) / 2 + 20} fontSize={12} fill={color('inkSoft')}>
+      </SvgText>
+      <SvgText x={labelX} y={(top + bottom) / 2 + 20}>
         {band.singers > 0 ? `${band.singers} here` : 'usual'}
-      </text>
+      </SvgText>
       {namedNotes(band.comfort).map((note) => (
-        <g key={note} fontSize={12} fill={color('inkSoft')}>
-          <text x={axis.left - 9} y={lane.y(note) + 4} textAnchor="end">
+        <g key={note}>
+          <SvgText x={axis.left - 9} y={lane.y(note) + 4} textAnchor="end">
             {name(note)}
-          </text>
+          </SvgText>
           <line
             x1={axis.left - 5}
             x2={axis.left}
@@ -98,7 +99,7 @@ export function LaneShape({
         </g>
       ))}
       {needs.map(({ note, title }) => (
-        <g key={note} fontSize={12} fill={color('ink')}>
+        <g key={note}>
           <title>{title}</title>
           <line
             x1={axis.right - 5}
@@ -108,9 +109,9 @@ export function LaneShape({
             stroke={color('ink')}
             strokeWidth={2}
           />
-          <text x={axis.right + 9} y={lane.y(note) + 4}>
+          <SvgText x={axis.right + 9} y={lane.y(note) + 4} ink="ink">
             {name(note)} {initialOf(title)}
-          </text>
+          </SvgText>
         </g>
       ))}
       {segments.map(({ segment, computed }) => (
@@ -126,7 +127,10 @@ export function LaneShape({
               segment.choices.start !== null && i === 0,
               { axis, lane, comfort: band.comfort, reach: band.reach },
             );
-            return signs.map((sign, j) => <SignShape key={`${i}-${j}`} sign={sign} hue={hue} />);
+            const scale = signScale(computed.repetitions, axis);
+            return signs.map((sign, j) => (
+              <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
+            ));
           })}
         </g>
       ))}

@@ -1,6 +1,7 @@
 import { color } from '../../../ui/color';
 import type { Clock } from '../model/words';
 import { figuredMinutes, type TimeAxis } from './geometry';
+import { SvgText } from '../../../ui/SvgText';
 
 /** The warm-up's clock: a tick each minute, figures where there is room, and where the plan ends. */
 export function MinuteScale({
@@ -25,7 +26,7 @@ export function MinuteScale({
   const markedX = marked === undefined ? -Infinity : axis.x(marked);
   const figures = figuredMinutes(axis.seconds, axis.right - axis.left, 90);
   return (
-    <g fontSize={12} fill={color('inkSoft')}>
+    <g>
       {minutes.map((minute) => (
         <line
           key={minute}
@@ -41,26 +42,26 @@ export function MinuteScale({
         if (Math.abs(x - markedX) < 86) return null;
         const anchor = minute === 0 ? 'start' : axis.right - x < 20 ? 'end' : 'middle';
         return (
-          <text key={minute} x={x} y={y} textAnchor={anchor}>
+          <SvgText key={minute} x={x} y={y} textAnchor={anchor}>
             {clock.minute(start + minute * 60_000)}
-          </text>
+          </SvgText>
         );
       })}
       {moment !== undefined ? (
-        <text x={axis.x(moment)} y={y} textAnchor="middle" fill={color('fern')} fontWeight={650}>
+        <SvgText x={axis.x(moment)} y={y} textAnchor="middle" ink="fern" weight={650}>
           {clock.second(start + Math.round(moment) * 1000)}
-        </text>
+        </SvgText>
       ) : (
         endX !== undefined && (
-          <text
+          <SvgText
             x={endX}
             y={y}
             textAnchor={axis.right - endX < 44 ? 'end' : endX - axis.left < 44 ? 'start' : 'middle'}
-            fill={color('ink')}
-            fontWeight={650}
+            ink="ink"
+            weight={650}
           >
             ends {clock.second(start + Math.round(ends!) * 1000)}
-          </text>
+          </SvgText>
         )
       )}
     </g>

@@ -1,15 +1,26 @@
 import { color } from '../../../ui/color';
 import type { Sign } from './signs';
 
-/** Draws one sign in a part's hue. */
-export function SignShape({ sign, hue }: { readonly sign: Sign; readonly hue: string }) {
+/**
+ * Draws one sign in a part's hue. Where keys stand closer than a sign is wide, it is drawn narrower
+ * (scale below 1), so that neighbours stay apart.
+ */
+export function SignShape({
+  sign,
+  hue,
+  scale,
+}: {
+  readonly sign: Sign;
+  readonly hue: string;
+  readonly scale: number;
+}) {
   switch (sign.kind) {
     case 'stem':
       return (
         <rect
-          x={sign.x - 1.5}
+          x={sign.x - 1.5 * scale}
           y={sign.top}
-          width={3}
+          width={3 * scale}
           height={Math.max(2, sign.bottom - sign.top)}
           fill={hue}
         />
@@ -19,9 +30,9 @@ export function SignShape({ sign, hue }: { readonly sign: Sign; readonly hue: st
       const tick = cameFrom === 'above' ? top : bottom;
       return (
         <g stroke={hue} strokeWidth={1.1}>
-          <line x1={x - 1.4} x2={x - 1.4} y1={top} y2={bottom} />
-          <line x1={x + 1.4} x2={x + 1.4} y1={top} y2={bottom} />
-          <line x1={x - 3.5} x2={x + 3.5} y1={tick} y2={tick} strokeWidth={1.6} />
+          <line x1={x - 1.4 * scale} x2={x - 1.4 * scale} y1={top} y2={bottom} />
+          <line x1={x + 1.4 * scale} x2={x + 1.4 * scale} y1={top} y2={bottom} />
+          <line x1={x - 3.5 * scale} x2={x + 3.5 * scale} y1={tick} y2={tick} strokeWidth={1.6} />
         </g>
       );
     }
@@ -29,7 +40,7 @@ export function SignShape({ sign, hue }: { readonly sign: Sign; readonly hue: st
       const { x, base, tip } = sign;
       return (
         <path
-          d={`M${x - 3.5} ${base} L${x + 3.5} ${base} L${x} ${tip} Z`}
+          d={`M${x - 3.5 * scale} ${base} L${x + 3.5 * scale} ${base} L${x} ${tip} Z`}
           fill={color('sheet')}
           stroke={hue}
           strokeWidth={1.3}
@@ -45,7 +56,7 @@ export function SignShape({ sign, hue }: { readonly sign: Sign; readonly hue: st
       );
     case 'ring':
       return (
-        <circle cx={sign.x} cy={sign.y} r={2.9} fill="none" stroke={hue} strokeWidth={1.5} />
+        <circle cx={sign.x} cy={sign.y} r={2.9 * scale} fill="none" stroke={hue} strokeWidth={1.5 * scale} />
       );
     case 'slant':
       return (
@@ -53,7 +64,7 @@ export function SignShape({ sign, hue }: { readonly sign: Sign; readonly hue: st
           points={sign.points.map(({ x, y }) => `${x},${y}`).join(' ')}
           fill="none"
           stroke={hue}
-          strokeWidth={2.2}
+          strokeWidth={2.2 * scale}
         />
       );
     case 'held':
@@ -61,7 +72,7 @@ export function SignShape({ sign, hue }: { readonly sign: Sign; readonly hue: st
         <rect x={sign.from} y={sign.y - 1.5} width={sign.to - sign.from} height={3} fill={hue} />
       );
     case 'dot':
-      return <circle cx={sign.x} cy={sign.y} r={3.6} fill={hue} />;
+      return <circle cx={sign.x} cy={sign.y} r={3.6 * scale} fill={hue} />;
     case 'notch':
       return <rect x={sign.x - 4.5} y={sign.y - 1.5} width={3} height={3} fill={hue} />;
   }

@@ -20,7 +20,7 @@ export interface PlanLayout {
 const gutters = { margin: 24, left: 96, right: 72, middle: 18 } as const;
 const laneLimits = { least: 44, most: 104 } as const;
 /** What stands above and below the lanes: head, title, evening, clock; strip and bench. */
-const aroundLanes = 48 + 48 + 78 + gutters.middle + 66 + 232;
+const aroundLanes = 48 + 48 + 78 + gutters.middle + 62 + 264;
 
 /** Lays the drawing out for a page of this size; the lanes take what height is left. */
 export function planLayout(options: {

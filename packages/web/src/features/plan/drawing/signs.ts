@@ -95,10 +95,13 @@ export function signsOf(
   }
   if (music.kind === 'glide') {
     const beats = music.points.reduce((sum, point) => sum + point.beats, 0);
+    // A little narrower than it lasts, so that neighbours stay apart.
+    const start = from + (to - from) * 0.15;
+    const width = (to - from) * 0.7;
     let sung = 0;
     const points = music.points.map(({ offset, beats: length }) => {
       sung += length;
-      return { x: from + ((to - from) * sung) / Math.max(1, beats), y: lane.y(inside(tonic + offset)) };
+      return { x: start + (width * sung) / Math.max(1, beats), y: lane.y(inside(tonic + offset)) };
     });
     return [{ kind: 'slant', points }, ...ends, ...notch];
   }
@@ -124,4 +127,14 @@ export function gapsOf(
     else gaps.push({ from, to });
   });
   return gaps;
+}
+
+/** A sign with its neighbours closer than this is drawn narrower. */
+const fullWidth = 8;
+
+/** How wide the signs of a segment can be drawn, at most 1. */
+export function signScale(repetitions: readonly Repetition[], axis: TimeAxis): number {
+  const [first, second] = repetitions;
+  if (!first || !second) return 1;
+  return Math.min(1, (axis.x(second.at) - axis.x(first.at)) / fullWidth);
 }

@@ -4,10 +4,12 @@ import {
   countInWords,
   isPitched,
   lengthInFigures,
+  listInWords,
   partName,
   shapeWords,
   tonicName,
   type AccidentalPreference,
+  type Music,
   type PartName,
   type SegmentKeys,
   type Wording,
@@ -109,6 +111,21 @@ export function ladderHeading(segment: Segment): string {
   if (!isPitched(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
   return `${capital}, ${shapeWords[choices.shape]} ${stepInWords(choices.step)}`;
+}
+
+/** «In 4, out 8 on s, rest 2 counts; each round out 2 longer.» */
+export function breathInWords(music: Extract<Music, { kind: 'breath' }>): string {
+  const counts = [
+    `In ${music.in}`,
+    music.hold > 0 ? `hold ${music.hold}` : '',
+    `out ${music.out} on ${music.outOn}`,
+    music.rest > 0 ? `rest ${music.rest}` : '',
+  ].filter((part) => part !== '');
+  const grows = (['in', 'hold', 'out', 'rest'] as const)
+    .filter((name) => music.increment[name] > 0)
+    .map((name) => `${name} ${music.increment[name]}`);
+  const growing = grows.length > 0 ? `; each round ${listInWords(grows)} longer` : '';
+  return `${counts.join(', ')} counts${growing}.`;
 }
 
 /** The segment's time as a sum: «Talk 15 s, then 98 beats at 100 a minute, 59 s.» */
