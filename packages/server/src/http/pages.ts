@@ -1,5 +1,5 @@
 import { existsSync } from 'node:fs';
-import { join } from 'node:path';
+import { extname, join } from 'node:path';
 import express, { Router, type RequestHandler } from 'express';
 
 const encodings = [
@@ -16,7 +16,7 @@ const precompressed =
       if (!request.acceptsEncodings(encoding) || !existsSync(path + ending)) continue;
       response.setHeader('Content-Encoding', encoding);
       response.setHeader('Vary', 'Accept-Encoding');
-      response.type(path);
+      response.type(extname(path));
       request.url += ending;
       break;
     }

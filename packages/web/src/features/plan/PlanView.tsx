@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, Exercise } from '@wide-fern/contract';
 import { lengthInFigures } from '@wide-fern/core';
-import { useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../app/session';
 import { MainButton } from '../../ui/MainButton';
+import { Loading } from '../../ui/states';
 import { Hidden, Label, Name, WordButton, WordLink } from '../../ui/words';
 import { Bench, type BenchActions } from './Bench';
 import { ClashPanel } from './ClashPanel';
@@ -18,9 +19,11 @@ import { clockIn, dayName, endInWords, leftInWords } from './model/words';
 import { newId } from './model/windows';
 import { PartSwitch } from './PartSwitch';
 import { SegmentStrip } from './SegmentStrip';
-import { Shelf } from './Shelf';
 import { ShortcutList } from './ShortcutList';
 import { letter, lettersOn, setLettersOn, useShortcuts, type Shortcut } from './useShortcuts';
+
+/** The shelf brings the catalogue along; it is fetched when it is first opened. */
+const Shelf = lazy(() => import('./Shelf'));
 
 /** Below this width one band is shown at a time. */
 const narrowBelow = 700;
@@ -271,15 +274,17 @@ export function PlanView({
           />
         )}
         {isShelf && (
-          <Shelf
-            tonight={document.tonight}
-            accidentals={accidentals}
-            onTake={take}
-            onClose={() => {
-              setOpen('bench');
-              focusChosen();
-            }}
-          />
+          <Suspense fallback={<Loading what="the shelf" />}>
+            <Shelf
+              tonight={document.tonight}
+              accidentals={accidentals}
+              onTake={take}
+              onClose={() => {
+                setOpen('bench');
+                focusChosen();
+              }}
+            />
+          </Suspense>
         )}
         {open === 'bench' &&
           (evaluated ? (

@@ -30,7 +30,7 @@ const matches = (exercise: Exercise, words: string): boolean =>
     .includes(words.trim().toLowerCase());
 
 /** Where exercises wait: by phase, a line each; taking one adds it where its phase belongs. */
-export function Shelf({
+export default function Shelf({
   tonight,
   accidentals,
   onTake,

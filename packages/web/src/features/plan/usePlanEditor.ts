@@ -6,6 +6,7 @@ import { eveningQuery, planPath, planQuery, queryClient, type PlanPlace } from '
 import { startAutosave } from './model/autosave';
 import { dropDraft, dropOwnDraft, findDraft, keepDraft } from './model/drafts';
 import { createPlanStore, type PlanStore } from './model/planStore';
+import { sameDocument } from './model/sameDocument';
 import { otherOpenWindows, thisWindow } from './model/windows';
 
 /** An evening's plan as a page holds it: on its way, failed, or ready to be worked on. */
@@ -45,7 +46,7 @@ async function openPlan(
   // From now on it is this window's own.
   dropDraft(draft.key);
   const { document } = draft;
-  if (JSON.stringify(document) === JSON.stringify(plan?.document)) return store;
+  if (plan && sameDocument(document, plan.document)) return store;
   store.getState().edit(() => document);
   if (draft.version !== (plan?.version ?? 0) && plan) {
     store.getState().setSaving({ kind: 'clash', theirs: plan });

@@ -56,7 +56,7 @@ export default function SheetPage() {
   }
   return (
     <Box>
-      <Flex className="sheet-tools" p="12px 24px" gap="24px" align="flex-end" borderBottomWidth="1px">
+      <Flex as="header" className="sheet-tools" p="12px 24px" gap="24px" align="flex-end" borderBottomWidth="1px">
         <WordLink to={back}>back to the plan</WordLink>
         <Box w="140px">
           <SelectField

@@ -1,6 +1,7 @@
-import type { Plan, SavePlan } from '@wide-fern/contract';
+import type { Plan, PlanDocument, SavePlan } from '@wide-fern/contract';
 import { ApiError } from '../../../api/client';
 import type { PlanStore } from './planStore';
+import { sameDocument } from './sameDocument';
 
 /** How saving reaches the world; the tests hand in their own. */
 export interface SavingWorld {
@@ -32,16 +33,21 @@ export function startAutosave(store: PlanStore, world: SavingWorld) {
   };
   const isUnsaved = () => store.getState().document !== store.getState().acknowledged;
 
-  async function showClash(): Promise<void> {
+  async function meet(mine: PlanDocument): Promise<void> {
     const theirs = await world.current();
-    const { setSaving } = store.getState();
-    if (theirs) setSaving({ kind: 'clash', theirs });
-    else setSaving({ kind: 'refused', message: 'This evening is not here any more.' });
+    const { setSaving, stored } = store.getState();
+    if (!theirs) setSaving({ kind: 'refused', message: 'This evening is not here any more.' });
+    // Our own save whose answer was lost on the way: nothing to choose.
+    else if (sameDocument(mine, theirs.document)) {
+      stored(mine, theirs);
+      if (isUnsaved()) schedule(quiet);
+      else world.keep(false);
+    } else setSaving({ kind: 'clash', theirs });
   }
 
-  async function fail(error: unknown): Promise<void> {
+  async function fail(error: unknown, mine: PlanDocument): Promise<void> {
     const { setSaving } = store.getState();
-    if (error instanceof ApiError && error.status === 409) await showClash().catch(waitAndRetry);
+    if (error instanceof ApiError && error.status === 409) await meet(mine).catch(waitAndRetry);
     else if (error instanceof ApiError && error.status === 401) setSaving({ kind: 'signed-out' });
     else if (error instanceof ApiError && !error.mayPass) {
       setSaving({ kind: 'refused', message: error.message });
@@ -66,15 +72,15 @@ export function startAutosave(store: PlanStore, world: SavingWorld) {
       if (isUnsaved()) schedule(quiet);
       else world.keep(false);
     } catch (error) {
-      await fail(error);
+      await fail(error, document);
     } finally {
       busy = false;
     }
   }
 
   const unsubscribe = store.subscribe((state, before) => {
-    const changed = state.document !== before.document || state.version !== before.version;
-    if (!changed) return;
+    const settled = before.saving.kind === 'clash' && state.saving.kind !== 'clash';
+    if (state.document === before.document && state.version === before.version && !settled) return;
     if (state.document === state.acknowledged) {
       cancel?.();
       world.keep(false);

@@ -1,0 +1,36 @@
+import { existsSync } from 'node:fs';
+import { defineConfig } from '@playwright/test';
+
+const port = process.env.E2E_PORT ?? '4173';
+const browsers = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'];
+const root = `${import.meta.dirname}/../..`;
+
+export default defineConfig({
+  testDir: './src',
+  outputDir: './results',
+  workers: 2,
+  fullyParallel: true,
+  timeout: 45_000,
+  reporter: process.env.E2E_REPORT
+    ? [['list'], ['json', { outputFile: process.env.E2E_REPORT }]]
+    : [['list']],
+  use: {
+    baseURL: `http://127.0.0.1:${port}`,
+    viewport: { width: 1280, height: 800 },
+    browserName: 'chromium',
+    trace: 'off',
+    launchOptions: {
+      executablePath: process.env.CHROMIUM ?? browsers.find((path) => existsSync(path)) ?? '',
+      args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update'],
+    },
+  },
+  webServer: {
+    command: 'node --import tsx tools/e2e/serve.ts',
+    cwd: root,
+    url: `http://127.0.0.1:${port}/api/health`,
+    env: { E2E_PORT: port },
+    reuseExistingServer: false,
+    timeout: 60_000,
+    gracefulShutdown: { signal: 'SIGTERM', timeout: 8000 },
+  },
+});

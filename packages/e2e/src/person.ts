@@ -1,0 +1,120 @@
+import { randomUUID } from 'node:crypto';
+import { exercises } from '@wide-fern/catalogue';
+import type { Evening, PlanDocument, Session } from '@wide-fern/contract';
+import { expect, type APIRequestContext, type Browser, type BrowserContext, type Page } from '@playwright/test';
+
+/** A person with a choir of their own, so that tests do not meet in the same plan. */
+export interface Person {
+  readonly context: BrowserContext;
+  readonly request: APIRequestContext;
+  readonly email: string;
+  readonly password: string;
+  readonly choir: string;
+}
+
+/** What went wrong in a page that nobody looked at: errors, refused styles, requests that leave. */
+const complaints = new WeakMap<BrowserContext, string[]>();
+
+function listen(page: Page, said: string[]): void {
+  page.on('console', (message) => {
+    // A refused request is also said there; tests that provoke one check the page's own words.
+    if (message.type() === 'error' && !/Failed to load resource/.test(message.text())) {
+      said.push(message.text());
+    }
+  });
+  page.on('pageerror', (error) => said.push(String(error)));
+  page.on('request', (request) => {
+    const { protocol, hostname } = new URL(request.url());
+    if (protocol.startsWith('http') && hostname !== '127.0.0.1') said.push(`left for ${hostname}`);
+  });
+}
+
+/** A browser context whose pages are listened to. */
+export async function newContext(
+  browser: Browser,
+  options: Parameters<Browser['newContext']>[0] = {},
+): Promise<BrowserContext> {
+  const context = await browser.newContext(options);
+  const said: string[] = [];
+  complaints.set(context, said);
+  context.on('page', (page) => listen(page, said));
+  await context.addInitScript(() => {
+    document.addEventListener('securitypolicyviolation', (event) => {
+      console.error(`policy: ${event.violatedDirective} ${event.blockedURI}`);
+    });
+  });
+  return context;
+}
+
+/** Fails when a page of this context complained. */
+export function expectNoComplaints(context: BrowserContext): void {
+  expect(complaints.get(context) ?? []).toEqual([]);
+}
+
+/** Signs a new person up through the interface the pages use. */
+export async function newPerson(
+  browser: Browser,
+  options: Parameters<Browser['newContext']>[0] = {},
+): Promise<Person> {
+  const context = await newContext(browser, options);
+  const email = `${randomUUID()}@example.org`;
+  const password = 'a long enough password';
+  const response = await context.request.post('/api/accounts', {
+    data: { name: 'Wren Aldous', email, password, choir: 'Test Choir', timeZone: 'Europe/London' },
+  });
+  expect(response.status()).toBe(201);
+  const session = (await response.json()) as Session;
+  return { context, request: context.request, email, password, choir: session.choirs[0]!.id };
+}
+
+/** An evening of a person's choir tomorrow, with a quarter of an hour for the warm-up. */
+export async function newEvening({ request, choir }: Person, days = 1): Promise<Evening> {
+  const date = new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  const response = await request.post(`/api/choirs/${choir}/evenings`, {
+    data: { date, start: '19:30', end: '21:30', place: 'Hall', warmUpMinutes: 15 },
+  });
+  expect(response.status()).toBe(201);
+  return (await response.json()) as Evening;
+}
+
+export const planAddress = (person: Person, evening: Evening): string =>
+  `/api/choirs/${person.choir}/evenings/${evening.id}/plans/warm-up`;
+
+/** Stores a first plan of some built-in exercises. */
+export async function storePlan(
+  person: Person,
+  evening: Evening,
+  ids: readonly string[],
+): Promise<PlanDocument> {
+  const document: PlanDocument = {
+    schema: 1,
+    tonight: evening.tonight,
+    segments: ids.map((id, i) => {
+      const exercise = exercises.find((one) => one.id === id)!;
+      return { id: `s${i}`, exercise, choices: { ...exercise.usual, start: null } };
+    }),
+  };
+  const response = await person.request.put(planAddress(person, evening), {
+    data: { version: 0, document },
+  });
+  expect(response.status()).toBe(200);
+  return document;
+}
+
+/** The names in the strip, in order. */
+export const segmentNames = (page: Page): Promise<string[]> =>
+  page
+    .getByRole('list', { name: 'Segments' })
+    .getByRole('button')
+    .evaluateAll((buttons) =>
+      buttons.map((button) =>
+        (button.getAttribute('aria-label') ?? '').replace(/^\d+\. ([^,]+( s)?).*$/, '$1'),
+      ),
+    );
+
+export const segment = (page: Page, name: string) =>
+  page.getByRole('list', { name: 'Segments' }).getByRole('button', { name: new RegExp(name) });
+
+/** Waits until the head says that everything is saved. */
+export const saved = (page: Page) =>
+  expect(page.getByRole('banner').getByRole('status')).toHaveText(/^saved \d\d:\d\d$/);

@@ -1,0 +1,149 @@
+import AxeBuilder from '@axe-core/playwright';
+import { expect, test, type Page } from '@playwright/test';
+import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
+
+async function expectAccessible(page: Page): Promise<void> {
+  const { violations } = await new AxeBuilder({ page }).analyze();
+  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
+}
+
+const sizes = [
+  { width: 1280, height: 800 },
+  { width: 1024, height: 768 },
+  { width: 390, height: 844 },
+] as const;
+
+for (const colorScheme of ['light', 'dark'] as const) {
+  test(`every view is accessible, ${colorScheme}`, async ({ browser }) => {
+    test.slow();
+    const context = await newContext(browser, { colorScheme });
+    const page = await context.newPage();
+    await page.goto('/sign-in');
+    await expect(page.getByRole('button', { name: /demo director/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/sign-up');
+    await expect(page.getByRole('button', { name: 'Begin' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: /demo director/ }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('warm-up is ready');
+    await expectAccessible(page);
+    await page.getByRole('button', { name: /plan/ }).click();
+    await expect(page.getByRole('list', { name: 'Segments' })).toBeVisible();
+    await expectAccessible(page);
+    for (const name of ['Long s', 'Wet slate', 'Pulley', 'Lantern chord']) {
+      await page.getByRole('list', { name: 'Segments' }).getByRole('button', { name }).click();
+      await expectAccessible(page);
+    }
+    await page.keyboard.press('/');
+    await expect(page.getByRole('region', { name: 'Shelf' })).toBeVisible();
+    await expectAccessible(page);
+    await page.keyboard.press('Escape');
+    await page.keyboard.press('?');
+    await expectAccessible(page);
+    await page.getByRole('link', { name: 'sheet for the stand' }).click();
+    await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/choir');
+    await expect(page.getByText('joss@quarrylane.example')).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/evenings/new');
+    await expect(page.getByRole('heading', { name: 'A new evening' })).toBeVisible();
+    await expectAccessible(page);
+    expectNoComplaints(context);
+  });
+}
+
+test('no page is wider than its window, at the desk, on the stand and in the hand', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'long-s', 'narrow-hum', 'pulley', 'lantern-chord']);
+  const page = await person.context.newPage();
+  for (const size of sizes) {
+    await page.setViewportSize(size);
+    for (const path of ['/', `/evenings/${evening.id}/plan`, '/choir', '/evenings/new']) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
+      const width = await page.evaluate(() => document.documentElement.scrollWidth);
+      expect([path, size.width, width <= size.width]).toEqual([path, size.width, true]);
+    }
+  }
+});
+
+test('in the hand one part is shown at a time, and segments follow by arrows', async ({ browser }) => {
+  const person = await newPerson(browser, { viewport: { width: 390, height: 844 } });
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  await expect(page.getByText('1 of 3')).toBeVisible();
+  await page.getByRole('button', { name: 'Next segment' }).click();
+  await expect(page.getByRole('region', { name: 'Bench: Narrow hum' })).toBeVisible();
+  await page.getByRole('button', { name: 'basses' }).click();
+  await expect(page.getByRole('button', { name: 'basses' })).toHaveAttribute('aria-pressed', 'true');
+});
+
+test('a new choir is led from nothing to a first plan', async ({ browser }) => {
+  const context = await newContext(browser);
+  const page = await context.newPage();
+  await page.goto('/sign-up');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('Write something here.').first()).toBeVisible();
+  await page.getByLabel('Your name').fill('Perrin Lowe');
+  await page.getByLabel('E-mail').fill(`perrin-${Date.now()}@example.org`);
+  await page.getByLabel('Password').fill('short');
+  await page.getByLabel('Choir').fill('Harbour Voices');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByText('A password has at least 10 characters.')).toBeVisible();
+  await page.getByLabel('Password').fill('long enough now');
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(page.getByRole('heading', { name: 'There is no evening yet' })).toBeVisible();
+  await page.getByRole('link', { name: 'Add an evening' }).click();
+  const date = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
+  await page.getByLabel('Date').fill(date);
+  await page.getByLabel('Minutes for the warm-up').fill('500');
+  await page.getByLabel('Place', { exact: true }).fill('Hall');
+  await page.getByRole('button', { name: 'Add the evening' }).click();
+  await expect(page.getByText('At most 90 minutes.')).toBeVisible();
+  await page.getByLabel('Minutes for the warm-up').fill('12');
+  await page.getByRole('button', { name: 'Add the evening' }).click();
+  await expect(page.getByText('12 minutes are set aside, and nothing is planned')).toBeVisible();
+  await page.getByRole('button', { name: 'open the shelf' }).click();
+  await page.getByRole('button', { name: /Add Soft v/ }).click();
+  await expect(page.getByRole('region', { name: 'Bench: Soft v' })).toContainText('Best start');
+  await page.getByRole('link', { name: 'Tonight' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('warm-up is ready: 1 minute');
+  expectNoComplaints(context);
+});
+
+test('what is on its way, broken, or nowhere is said', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  const page = await person.context.newPage();
+  await page.goto('/nowhere');
+  await expect(page.getByRole('alert')).toContainText('There is no page at this address');
+
+  let letGo = () => {};
+  const held = new Promise<void>((done) => (letGo = done));
+  await page.route('**/evenings', async (route) => {
+    await held;
+    await route.fulfill({ status: 500, body: 'nonsense' });
+  });
+  await page.goto('/');
+  await expect(page.getByText('Fetching your evenings …')).toBeVisible();
+  letGo();
+  await expect(page.getByRole('alert')).toContainText('answered in a way we do not understand', {
+    timeout: 15_000,
+  });
+  await page.unroute('**/evenings');
+  await page.getByRole('button', { name: 'Try again' }).click();
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('has no warm-up yet');
+
+  await page.route('**/plans/**', (route) => route.abort());
+  await page.goto(`/evenings/${evening.id}/plan`);
+  await expect(page.getByRole('alert')).toContainText('The server cannot be reached', {
+    timeout: 15_000,
+  });
+});

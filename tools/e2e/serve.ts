@@ -1,0 +1,25 @@
+/** The built application on a database of its own, for the browser tests; cleans up after both. */
+import { ensureDatabase } from '../postgres/database';
+import { throwawayCluster } from '../postgres/throwaway';
+import { root } from '../root';
+import { startServer } from '../start/server';
+
+const port = process.env.E2E_PORT ?? '4173';
+const cluster = await throwawayCluster();
+await ensureDatabase(cluster.url, 'e2e');
+const server = await startServer(root, {
+  DATABASE_URL: cluster.url('e2e'),
+  PORT: port,
+  LOG_LEVEL: 'warn',
+});
+
+let stopping = false;
+async function stop(): Promise<void> {
+  if (stopping) return;
+  stopping = true;
+  await server.stop();
+  await cluster.stop();
+  process.exit(0);
+}
+process.on('SIGTERM', () => void stop());
+process.on('SIGINT', () => void stop());
