@@ -5,14 +5,14 @@ import { createdColumn, idColumn } from '../db/columns';
 
 export const Choir = defineEntity({
   name: 'Choir',
-  checks: [{ name: 'choir_share_check', expression: 'share > 0 and share <= 1' }],
+  checks: [{ name: 'choir_share_check', expression: 'share_percent >= 1 and share_percent <= 100' }],
   properties: {
     id: idColumn(),
     name: p.string().length(80),
     timeZone: p.string().length(64),
     accidentals: p.enum(['flats', 'sharps'] as const).default('flats'),
-    /** The share of a section that has to be comfortable on a note. */
-    share: p.float().default(0.85),
+    /** How many of a hundred in a section have to be comfortable on a note. */
+    sharePercent: p.integer().default(85),
     /** The coming weekday the demo's dates were laid out from; null for a real choir. */
     demoAnchor: p.date().nullable(),
     createdAt: createdColumn(),

@@ -28,7 +28,7 @@ export async function tonightFor(
     const section = singers.filter((singer) => singer.part === part).map(rangesOf);
     const band =
       section.length > 0
-        ? sectionComfort(section, choir.share ?? undefined)
+        ? sectionComfort(section, choir.sharePercent / 100)
         : { ...rangesOf(part), suits: true };
     const { code: id, one, many, octave } = part;
     return { id, one, many, octave, singers: section.length, ...band };

@@ -2,9 +2,9 @@ import { randomUUID } from 'node:crypto';
 import { ConnectionException, OptimisticLockError } from '@mikro-orm/postgresql';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
-import { Problem } from './problem';
+import { notFound, Problem } from './problem';
 
-/** Body-parser's errors say what they are by `type`. */
+/** Errors of the body parser and of the static files say what they are by `type` and `status`. */
 interface ParserError {
   readonly type?: string;
   readonly status?: number;
@@ -34,7 +34,8 @@ function asProblem(error: unknown): Problem | undefined {
   if (type === 'entity.parse.failed') {
     return new Problem(400, 'bad_json', 'The body is no JSON. Check how it is written.');
   }
-  if (typeof type === 'string' && typeof status === 'number' && status < 500) {
+  if (status === 404) return notFound('This address');
+  if (typeof status === 'number' && status >= 400 && status < 500) {
     return new Problem(status, 'bad_request', 'This request could not be read.');
   }
   if (error instanceof URIError) return new Problem(400, 'bad_request', 'This address is not valid.');

@@ -1,1 +1,5 @@
-export default async function setup(): Promise<void> {}
+import type { Shared } from './database';
+
+export default async function teardown(): Promise<void> {
+  await (globalThis as Shared).testCluster?.stop();
+}

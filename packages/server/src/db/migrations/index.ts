@@ -1,4 +1,6 @@
-import { Migration20261125032900 } from './Migration20261125032900';
+import { Migration20261125041351 } from './Migration20261125041351';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
-export const migrations = [{ name: 'Migration20261125032900', class: Migration20261125032900 }] as const;
+export const migrations = [
+  { name: 'Migration20261125041351', class: Migration20261125041351 },
+] as const;

@@ -1,0 +1,94 @@
+import { planDocumentSchema } from '@wide-fern/contract';
+import supertest from 'supertest';
+import { Choir, Singer } from '../choir/choir.entity';
+import { Evening } from '../evening/evening.entity';
+import { dateIn } from '../evening/zone';
+import { Plan } from '../plan/plan.entity';
+import { testDatabase } from '../testing/database';
+import { testApp } from '../testing/people';
+import { comingRehearsal, keepDemoFresh } from './demo.service';
+import { seedDemo } from './seed';
+
+const database = testDatabase();
+const zone = 'Europe/London';
+
+describe('the coming rehearsal', () => {
+  it('is the coming Tuesday, today until its evening has ended', () => {
+    const on = (moment: string) => comingRehearsal(new Date(moment));
+    expect(on('2026-11-25T12:00:00Z')).toBe('2026-12-01');
+    expect(on('2026-12-01T20:00:00Z')).toBe('2026-12-01');
+    expect(on('2026-12-01T21:30:00Z')).toBe('2026-12-08');
+    expect(on('2026-07-06T23:30:00Z')).toBe('2026-07-07');
+  });
+});
+
+describe('the demo choir', () => {
+  const now = new Date('2026-11-25T12:00:00Z');
+
+  it('is loaded once, into an empty database only', async () => {
+    expect(await seedDemo(database.orm.em.fork(), now)).toBe(true);
+    expect(await seedDemo(database.orm.em.fork(), now)).toBe(false);
+    const em = database.orm.em.fork();
+    expect(await em.count(Singer)).toBe(36);
+    const plans = await em.find(Plan, {});
+    expect(plans).toHaveLength(7);
+    for (const { document } of plans) planDocumentSchema.parse(document);
+  });
+
+  it('has eight weeks behind it with one left out, and the lantern night ten weeks ahead', async () => {
+    const evenings = await database.orm.em.fork().find(Evening, {}, { orderBy: { startsAt: 'asc' } });
+    const dates = evenings.map(({ startsAt }) => dateIn(startsAt, zone));
+    expect(dates.slice(0, 7)).toEqual([
+      '2026-10-13',
+      '2026-10-20',
+      '2026-10-27',
+      '2026-11-10',
+      '2026-11-17',
+      '2026-11-24',
+      '2026-12-01',
+    ]);
+    expect(dates.at(-1)).toBe('2027-02-09');
+    expect(evenings.at(-1)?.name).toBe('Lantern night');
+    // Half past seven by the clock on the wall, before and after the change of summer time.
+    expect(evenings[0]?.startsAt.toISOString()).toBe('2026-10-13T18:30:00.000Z');
+    expect(evenings[6]?.startsAt.toISOString()).toBe('2026-12-01T19:30:00.000Z');
+  });
+
+  it('moves on by whole weeks as time goes by, and keeps half past seven', async () => {
+    const later = new Date('2027-03-31T12:00:00Z');
+    const both = await Promise.all(
+      [1, 2].map(async () => {
+        const em = database.orm.em.fork();
+        await keepDemoFresh(em, await em.findOneOrFail(Choir, { name: 'Quarry Lane Singers' }), later);
+      }),
+    );
+    expect(both).toHaveLength(2);
+    const evenings = await database.orm.em.fork().find(Evening, {}, { orderBy: { startsAt: 'asc' } });
+    expect(evenings[6]?.startsAt.toISOString()).toBe('2027-04-06T18:30:00.000Z');
+    expect(evenings[0]?.startsAt.toISOString()).toBe('2027-02-16T19:30:00.000Z');
+  });
+
+  it('is entered with one click, and its people have no password', async () => {
+    const app = testApp(database);
+    const agent = supertest.agent(app);
+    const { body } = await agent.post('/api/session/demo').expect(200);
+    expect(body).toMatchObject({
+      account: { name: 'Imke Sandvoort' },
+      choirs: [{ name: 'Quarry Lane Singers', role: 'director' }],
+    });
+    await supertest(app)
+      .post('/api/session')
+      .send({ email: 'imke@quarrylane.example', password: '!' })
+      .expect(401);
+    await agent
+      .put('/api/account/password')
+      .send({ current: '!', next: 'a whole new password' })
+      .expect(403);
+  });
+
+  it('is not here where there is none', async () => {
+    const em = database.orm.em.fork();
+    await em.nativeUpdate(Choir, {}, { demoAnchor: null });
+    await supertest(testApp(database)).post('/api/session/demo').expect(404);
+  });
+});

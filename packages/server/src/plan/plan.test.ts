@@ -1,0 +1,143 @@
+import { randomUUID } from 'node:crypto';
+import { errorBody, planSchema, type Evening, type Plan as PlanView } from '@wide-fern/contract';
+import type { Express } from 'express';
+import { Plan } from './plan.entity';
+import { testDatabase } from '../testing/database';
+import {
+  addEvening,
+  documentOf,
+  keptLog,
+  planPath,
+  signUp,
+  testApp,
+  type Person,
+} from '../testing/people';
+
+const database = testDatabase();
+
+describe('plans', () => {
+  let app: Express;
+  let person: Person;
+  let evening: Evening;
+  let path: string;
+  const { log, lines } = keptLog();
+
+  beforeAll(() => {
+    app = testApp(database, log);
+  });
+  beforeEach(async () => {
+    person = await signUp(app);
+    evening = await addEvening(person);
+    path = planPath(person.choir, evening.id);
+  });
+  const stored = () => database.orm.em.fork().find(Plan, { evening: evening.id });
+
+  it('are none at first, then what was saved', async () => {
+    expect((await person.agent.get(path).expect(200)).body).toEqual({ plan: null });
+    const document = documentOf(evening, ['coat-off', 'slate-steps']);
+    const first = await person.agent.put(path).send({ version: 0, document }).expect(200);
+    expect(planSchema.parse(first.body)).toMatchObject({ version: 1, savedBy: 'Wren Aldous' });
+    const { plan } = (await person.agent.get(path).expect(200)).body as { plan: PlanView };
+    expect(planSchema.parse(plan).document).toEqual(document);
+    const second = await person.agent
+      .put(path)
+      .send({ version: 1, document: documentOf(evening, ['coat-off']) })
+      .expect(200);
+    expect(second.body).toMatchObject({ version: 2 });
+  });
+
+  it('refuse a save from an older version, and keep what is there', async () => {
+    const mine = documentOf(evening, ['coat-off']);
+    const theirs = documentOf(evening, ['pulley']);
+    await person.agent.put(path).send({ version: 0, document: theirs }).expect(200);
+    for (const version of [0, 7]) {
+      const late = await person.agent.put(path).send({ version, document: mine }).expect(409);
+      expect(errorBody.parse(late.body).error.code).toBe('changed_meanwhile');
+    }
+    expect((await stored())[0]?.document).toEqual(theirs);
+  });
+
+  it('let exactly one of many saves at once through', async () => {
+    await person.agent
+      .put(path)
+      .send({ version: 0, document: documentOf(evening, []) })
+      .expect(200);
+    const document = documentOf(evening, ['pulley']);
+    const answers = await Promise.all(
+      Array.from({ length: 8 }, () => person.agent.put(path).send({ version: 1, document })),
+    );
+    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array<number>(7).fill(409)]);
+    const [first, ...more] = await Promise.all(
+      Array.from({ length: 4 }, async () => {
+        const fresh = await addEvening(person, '2031-02-03');
+        const at = planPath(person.choir, fresh.id);
+        const both = await Promise.all(
+          [0, 0].map((version) => person.agent.put(at).send({ version, document })),
+        );
+        return both.map(({ status }) => status).sort();
+      }),
+    );
+    for (const statuses of [first, ...more]) expect(statuses).toEqual([200, 409]);
+  });
+
+  it.each([
+    ['no JSON', '{"version": 0, "document"', 400, 'bad_json'],
+    ['a wrong type', JSON.stringify({ version: 'one', document: {} }), 400, 'invalid'],
+    ['nothing', '', 400, 'invalid'],
+    ['a list', '[]', 400, 'invalid'],
+    ['a huge body', JSON.stringify({ version: 0, document: 'x'.repeat(600_000) }), 413, 'too_large'],
+  ])('refuse %s', async (_, body, status, code) => {
+    const answer = await person.agent.put(path).type('json').send(body).expect(status);
+    expect(errorBody.parse(answer.body).error.code).toBe(code);
+    expect(await stored()).toEqual([]);
+    await person.agent.get('/api/health').expect(200);
+  });
+
+  it('refuse 10,000 segments, small or whole', async () => {
+    const document = documentOf(evening, ['coat-off']);
+    const whole = Array.from({ length: 10_000 }, (_, i) => ({
+      ...document.segments[0]!,
+      id: String(i),
+    }));
+    const answer = await person.agent
+      .put(path)
+      .send({ version: 0, document: { ...document, segments: whole } })
+      .expect(413);
+    errorBody.parse(answer.body);
+    const small = Array.from({ length: 10_000 }, (_, i) => ({ id: String(i) }));
+    await person.agent
+      .put(path)
+      .send({ version: 0, document: { ...document, segments: small } })
+      .expect(400);
+    expect(await stored()).toEqual([]);
+  });
+
+  it('name the field that is wrong', async () => {
+    const document = documentOf(evening, ['pulley']);
+    document.segments[0]!.choices.tempo = 1000;
+    const answer = await person.agent.put(path).send({ version: 0, document }).expect(400);
+    expect(errorBody.parse(answer.body).error.fields).toEqual({
+      'document.segments.0.choices.tempo': 'The tempo: 240 at most.',
+    });
+    document.segments = [...document.segments, ...document.segments];
+    document.segments[0]!.choices.tempo = 100;
+    await person.agent.put(path).send({ version: 0, document }).expect(400);
+  });
+
+  it('belong to a warm-up or a cool-down of an evening that exists', async () => {
+    const document = documentOf(evening, []);
+    const save = (at: string) => person.agent.put(at).send({ version: 0, document });
+    await save(planPath(person.choir, randomUUID())).expect(404);
+    await save(planPath(person.choir, evening.id, 'break')).expect(404);
+    await save(planPath(person.choir, evening.id, "'; drop table plan; --")).expect(404);
+  });
+
+  it('leave nothing personal in the log', async () => {
+    await person.agent.put(path).send({ version: 0, document: documentOf(evening, ['pulley']) });
+    const all = lines.join('');
+    expect(lines.length).toBeGreaterThan(0);
+    for (const secret of [person.email, 'Wren', evening.id, 'wide_fern_session', 'Pulley']) {
+      expect(all).not.toContain(secret);
+    }
+  });
+});

@@ -1,0 +1,58 @@
+import { randomUUID } from 'node:crypto';
+import type { Evening, PlanDocument, Session } from '@wide-fern/contract';
+import { exercises } from '@wide-fern/catalogue';
+import type { Express } from 'express';
+import { pino } from 'pino';
+import supertest from 'supertest';
+import { createApp } from '../app';
+import type { testDatabase } from './database';
+
+/** A log that keeps what was written, so that tests can look for what must not be in it. */
+export function keptLog() {
+  const lines: string[] = [];
+  const log = pino({ level: 'trace' }, { write: (line: string) => lines.push(line) });
+  return { log, lines };
+}
+
+export const testApp = (database: ReturnType<typeof testDatabase>, log = keptLog().log): Express =>
+  createApp({ orm: database.orm, log });
+
+/** A signed-in browser with a choir of its own. */
+export interface Person {
+  readonly agent: ReturnType<typeof supertest.agent>;
+  readonly email: string;
+  readonly choir: string;
+}
+
+export const password = 'a long enough password';
+
+export async function signUp(app: Express, name = 'Wren Aldous'): Promise<Person> {
+  const agent = supertest.agent(app);
+  const email = `${randomUUID()}@example.org`;
+  const answer = await agent
+    .post('/api/accounts')
+    .send({ name, email, password, choir: 'Test Choir', timeZone: 'Europe/London' })
+    .expect(201);
+  return { agent, email, choir: (answer.body as Session).choirs[0]!.id };
+}
+
+export async function addEvening({ agent, choir }: Person, date = '2030-05-07'): Promise<Evening> {
+  const answer = await agent
+    .post(`/api/choirs/${choir}/evenings`)
+    .send({ date, start: '19:30', end: '21:30', place: 'Hall', warmUpMinutes: 15 })
+    .expect(201);
+  return answer.body as Evening;
+}
+
+/** A document with some built-in exercises. */
+export const documentOf = (evening: Evening, ids: readonly string[]): PlanDocument => ({
+  schema: 1,
+  tonight: evening.tonight,
+  segments: ids.map((id, i) => {
+    const exercise = exercises.find((one) => one.id === id)!;
+    return { id: `s${i}`, exercise, choices: { ...exercise.usual, start: null } };
+  }),
+});
+
+export const planPath = (choir: string, evening: string, item = 'warm-up'): string =>
+  `/api/choirs/${choir}/evenings/${evening}/plans/${item}`;
