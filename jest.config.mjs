@@ -22,7 +22,11 @@ export default {
       ...common,
       displayName: 'pure',
       testEnvironment: 'node',
-      roots: ['<rootDir>/packages/core', '<rootDir>/packages/contract', '<rootDir>/packages/catalogue'],
+      roots: [
+        '<rootDir>/packages/core',
+        '<rootDir>/packages/contract',
+        '<rootDir>/packages/catalogue',
+      ],
       testMatch: ['**/*.test.ts'],
     },
     {

@@ -1,6 +1,15 @@
 import { execFileSync, spawn, spawnSync } from 'node:child_process';
 import { createHash } from 'node:crypto';
-import { chmodSync, chownSync, existsSync, mkdirSync, mkdtempSync, readdirSync, readFileSync, rmSync } from 'node:fs';
+import {
+  chmodSync,
+  chownSync,
+  existsSync,
+  mkdirSync,
+  mkdtempSync,
+  readdirSync,
+  readFileSync,
+  rmSync,
+} from 'node:fs';
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
@@ -153,7 +162,12 @@ export async function startCluster(options: {
   chmodSync(sockets, 0o700);
   if (who) chownSync(sockets, who.uid, who.gid);
   const port = options.port ?? (await freePort());
-  const settings = ['max_connections=100', 'shared_buffers=64MB', 'timezone=UTC', 'logging_collector=off'];
+  const settings = [
+    'max_connections=100',
+    'shared_buffers=64MB',
+    'timezone=UTC',
+    'logging_collector=off',
+  ];
   const quick = ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off', 'autovacuum=off'];
   const flags = [...settings, ...(durable ? [] : quick)].flatMap((setting) => ['-c', setting]);
   const server = spawn(

@@ -17,7 +17,9 @@ export function checkNode() {
 
 /** Installs the packages when they are missing, unfinished, or not those of the lock file. */
 export async function installPackages(root) {
-  const lock = createHash('sha256').update(readFileSync(join(root, 'package-lock.json'))).digest('hex');
+  const lock = createHash('sha256')
+    .update(readFileSync(join(root, 'package-lock.json')))
+    .digest('hex');
   const stamp = join(root, 'node_modules', '.installed');
   if (existsSync(stamp) && readFileSync(stamp, 'utf8') === lock) return;
   await showing('Installing packages', async () => {

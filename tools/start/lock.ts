@@ -32,7 +32,8 @@ export function takeLock(
   address: string,
 ): { kind: 'held'; by: Holder } | { kind: 'taken'; repaired: boolean; release: () => void } {
   const holder = readHolder(path);
-  if (holder && holder.pid !== process.pid && isOurs(holder.pid)) return { kind: 'held', by: holder };
+  if (holder && holder.pid !== process.pid && isOurs(holder.pid))
+    return { kind: 'held', by: holder };
   const repaired = existsSync(path);
   mkdirSync(dirname(path), { recursive: true });
   writeFileSync(path, JSON.stringify({ pid: process.pid, address }));

@@ -61,7 +61,9 @@ async function openDatabase(bin: string, port?: number): Promise<Cluster> {
   } catch (error) {
     const text = String(error);
     if (/No space left/i.test(text)) {
-      throw new Trouble('The database cannot start: the disk is full. Free some space, start again.');
+      throw new Trouble(
+        'The database cannot start: the disk is full. Free some space, start again.',
+      );
     }
     throw new Trouble(`The database cannot start. It said:\n${text.slice(-2000)}`);
   }
@@ -100,31 +102,36 @@ class Running {
   }
 
   private watchDatabase(): void {
-    void this.cluster.ended.then(async () => {
-      if (this.stopping) return;
-      this.countRestart('The database');
-      say('The database ended unexpectedly; starting it again …');
-      this.cluster = await openDatabase(this.bin, this.cluster.port);
-      say('The database is back. What was acknowledged is there.');
-      this.watchDatabase();
-    }).catch((error: unknown) => this.giveUp(error));
+    void this.cluster.ended
+      .then(async () => {
+        if (this.stopping) return;
+        this.countRestart('The database');
+        say('The database ended unexpectedly; starting it again …');
+        this.cluster = await openDatabase(this.bin, this.cluster.port);
+        say('The database is back. What was acknowledged is there.');
+        this.watchDatabase();
+      })
+      .catch((error: unknown) => this.giveUp(error));
   }
 
   private watchServer(): void {
-    void this.server.ended.then(async () => {
-      if (this.stopping) return;
-      this.countRestart('The server');
-      say('The server ended unexpectedly; starting it again …');
-      this.server = await serve(this.cluster, this.port);
-      say('The server is back.');
-      this.watchServer();
-    }).catch((error: unknown) => this.giveUp(error));
+    void this.server.ended
+      .then(async () => {
+        if (this.stopping) return;
+        this.countRestart('The server');
+        say('The server ended unexpectedly; starting it again …');
+        this.server = await serve(this.cluster, this.port);
+        say('The server is back.');
+        this.watchServer();
+      })
+      .catch((error: unknown) => this.giveUp(error));
   }
 
   private countRestart(what: string): void {
     const now = Date.now();
     this.restarts = [...this.restarts.filter((at) => now - at < 60_000), now];
-    if (this.restarts.length > 5) throw new Trouble(`${what} keeps ending; look at the messages above.`);
+    if (this.restarts.length > 5)
+      throw new Trouble(`${what} keeps ending; look at the messages above.`);
   }
 
   private async giveUp(error: unknown): Promise<void> {

@@ -20,11 +20,7 @@ export const uuid = z.uuid('This is not a valid id.');
 
 /** One line of text of limited length, without blank ends. */
 export const line = (most: number) =>
-  z
-    .string()
-    .trim()
-    .min(1, 'Write something here.')
-    .max(most, `At most ${most} characters.`);
+  z.string().trim().min(1, 'Write something here.').max(most, `At most ${most} characters.`);
 
 /** The one shape of every error the server answers with. */
 export const errorBody = z.object({

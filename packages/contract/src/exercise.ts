@@ -107,9 +107,7 @@ export const exerciseSchema = z.object({
   cue: line(90),
   steps: z.array(line(240)).max(12),
   watchFor: z.array(line(240)).max(8),
-  substitutes: z
-    .array(z.object({ when: line(160), exercise: z.string().max(60) }))
-    .max(6),
+  substitutes: z.array(z.object({ when: line(160), exercise: z.string().max(60) })).max(6),
   effort: z.int().min(1).max(5),
   difficulty: z.int().min(1).max(3),
   needs: z.array(z.enum(needs)),

@@ -1,5 +1,13 @@
 import { expect, test, type Page } from '@playwright/test';
-import { expectNoComplaints, newEvening, newPerson, saved, segment, segmentNames, storePlan } from './person';
+import {
+  expectNoComplaints,
+  newEvening,
+  newPerson,
+  saved,
+  segment,
+  segmentNames,
+  storePlan,
+} from './person';
 
 async function twoWindows(browser: Parameters<typeof newPerson>[0]) {
   const person = await newPerson(browser);

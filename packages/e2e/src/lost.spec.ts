@@ -29,7 +29,9 @@ test('a dead server and a closed tab lose nothing', async ({ browser }) => {
 
   // A server that answers with trouble: said, kept, tried again by hand.
   await again.route('**/plans/**', (route) =>
-    route.request().method() === 'PUT' ? route.fulfill({ status: 503, body: '' }) : route.continue(),
+    route.request().method() === 'PUT'
+      ? route.fulfill({ status: 503, body: '' })
+      : route.continue(),
   );
   await again.getByRole('button', { name: '+ one key' }).click();
   await expect(again.getByRole('button', { name: 'try now' })).toBeVisible();

@@ -1,7 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { exercises } from '@wide-fern/catalogue';
 import type { Evening, PlanDocument, Session } from '@wide-fern/contract';
-import { expect, type APIRequestContext, type Browser, type BrowserContext, type Page } from '@playwright/test';
+import {
+  expect,
+  type APIRequestContext,
+  type Browser,
+  type BrowserContext,
+  type Page,
+} from '@playwright/test';
 
 /** A person with a choir of their own, so that tests do not meet in the same plan. */
 export interface Person {

@@ -73,7 +73,9 @@ test('no page is wider than its window, at the desk, on the stand and in the han
   }
 });
 
-test('in the hand one part is shown at a time, and segments follow by arrows', async ({ browser }) => {
+test('in the hand one part is shown at a time, and segments follow by arrows', async ({
+  browser,
+}) => {
   const person = await newPerson(browser, { viewport: { width: 390, height: 844 } });
   const evening = await newEvening(person);
   await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley']);
@@ -83,7 +85,10 @@ test('in the hand one part is shown at a time, and segments follow by arrows', a
   await page.getByRole('button', { name: 'Next segment' }).click();
   await expect(page.getByRole('region', { name: 'Bench: Narrow hum' })).toBeVisible();
   await page.getByRole('button', { name: 'basses' }).click();
-  await expect(page.getByRole('button', { name: 'basses' })).toHaveAttribute('aria-pressed', 'true');
+  await expect(page.getByRole('button', { name: 'basses' })).toHaveAttribute(
+    'aria-pressed',
+    'true',
+  );
 });
 
 test('a new choir is led from nothing to a first plan', async ({ browser }) => {

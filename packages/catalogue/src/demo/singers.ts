@@ -10,7 +10,12 @@ export interface DemoSinger {
   readonly also?: 'S' | 'A' | 'T' | 'B';
 }
 
-type Row = readonly [name: string, comfort: PitchRange, reach: PitchRange, more?: Partial<DemoSinger>];
+type Row = readonly [
+  name: string,
+  comfort: PitchRange,
+  reach: PitchRange,
+  more?: Partial<DemoSinger>,
+];
 const section = (part: DemoSinger['part'], rows: readonly Row[]): DemoSinger[] =>
   rows.map(([name, comfort, reach, more]) => ({ name, part, comfort, reach, ...more }));
 

@@ -116,14 +116,12 @@ describe('against trying everything', () => {
       fc.integer({ min: 3, max: 9 }),
       fc.integer({ min: 0, max: 3 }),
     )
-    .map(
-      ([low, width, more]): Section => ({
-        id: 'X',
-        comfort: [low, low + width],
-        reach: [low - more, low + width + more],
-        octave: 0,
-      }),
-    );
+    .map(([low, width, more]): Section => ({
+      id: 'X',
+      comfort: [low, low + width],
+      reach: [low - more, low + width + more],
+      octave: 0,
+    }));
   it('finds the same voicings and cost', () => {
     fc.assert(
       fc.property(

@@ -169,7 +169,8 @@ function solve(byRoot: readonly Voicings[], roots: readonly MidiNote[]): Float64
     }
     const rootMoves = Math.abs(roots[i + 1]! - roots[i]!);
     const onward = throughMotion(notes, next.notes, toGo[i + 1]!, rootMoves);
-    for (let index = 0; index < own.length; index += 1) onward[index] = onward[index]! + own[index]!;
+    for (let index = 0; index < own.length; index += 1)
+      onward[index] = onward[index]! + own[index]!;
     toGo[i] = onward;
   }
   return toGo;

@@ -154,14 +154,12 @@ describe('against trying everything', () => {
         fc.integer({ min: 0, max: 4 }),
         fc.constantFrom(0, -12),
       )
-      .map(
-        ([low, width, below, above, octave]): Section => ({
-          id,
-          comfort: [low, low + width] satisfies PitchRange,
-          reach: [low - below, low + width + above],
-          octave,
-        }),
-      );
+      .map(([low, width, below, above, octave]): Section => ({
+        id,
+        comfort: [low, low + width] satisfies PitchRange,
+        reach: [low - below, low + width + above],
+        octave,
+      }));
   const maybe = <T>(arbitrary: fc.Arbitrary<T>) => fc.option(arbitrary, { nil: undefined });
   const problem = fc
     .record({
@@ -179,24 +177,22 @@ describe('against trying everything', () => {
       preferredStart: maybe(fc.integer({ min: 50, max: 70 })),
       goalTonic: maybe(fc.integer({ min: 55, max: 75 })),
     })
-    .map(
-      (r): LadderProblem => ({
-        sections: r.second ? [r.first, r.second] : [r.first],
-        pattern: {
-          lowest: r.lowest,
-          highest: r.lowest + r.width,
-          strict: r.strict,
-          mayRest: r.mayRest,
-          ...(r.octaveMoves ? { octaveMoves: r.octaveMoves } : {}),
-        },
-        shape: r.shape,
-        keys: r.keys,
-        step: r.step,
-        fraction: r.fraction,
-        ...(r.preferredStart === undefined ? {} : { preferredStart: r.preferredStart }),
-        ...(r.goalTonic === undefined ? {} : { goalTonic: r.goalTonic }),
-      }),
-    );
+    .map((r): LadderProblem => ({
+      sections: r.second ? [r.first, r.second] : [r.first],
+      pattern: {
+        lowest: r.lowest,
+        highest: r.lowest + r.width,
+        strict: r.strict,
+        mayRest: r.mayRest,
+        ...(r.octaveMoves ? { octaveMoves: r.octaveMoves } : {}),
+      },
+      shape: r.shape,
+      keys: r.keys,
+      step: r.step,
+      fraction: r.fraction,
+      ...(r.preferredStart === undefined ? {} : { preferredStart: r.preferredStart }),
+      ...(r.goalTonic === undefined ? {} : { goalTonic: r.goalTonic }),
+    }));
   it('finds the same start, cost and moves', () => {
     fc.assert(
       fc.property(problem, (p) => {

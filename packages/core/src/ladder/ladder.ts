@@ -9,9 +9,7 @@ import { keyOffsets } from './shape';
 function startCost(problem: LadderProblem, start: MidiNote, highest: MidiNote): number {
   const { preferredStart, goalTonic } = problem;
   return (
-    (preferredStart === undefined
-      ? 0
-      : ladderCosts.startMoved * Math.abs(start - preferredStart)) +
+    (preferredStart === undefined ? 0 : ladderCosts.startMoved * Math.abs(start - preferredStart)) +
     (goalTonic === undefined ? 0 : ladderCosts.goalMissed * Math.max(0, goalTonic - highest))
   );
 }
@@ -103,6 +101,13 @@ function whatPreventsIt(problem: LadderProblem, choices: readonly PartChoices[])
   const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
   const limits = (part: PartChoices): PitchRange =>
     problem.pattern.strict ? part.section.comfort : part.section.reach;
+  // Begun at the part's lowest note, what is too wide for it runs out at the top.
+  const travel =
+    problem.pattern.mayRest === false ? Math.max(...offsets) - Math.min(...offsets) : 0;
+  const isTooWide = (part: PartChoices): boolean => {
+    const [low, high] = limits(part);
+    return problem.pattern.highest - problem.pattern.lowest + travel > high - low;
+  };
   const misses = (part: PartChoices, tonic: MidiNote) =>
     part.displacements
       .map((displacement) => {
@@ -133,7 +138,7 @@ function whatPreventsIt(problem: LadderProblem, choices: readonly PartChoices[])
       found = {
         kind: 'infeasible',
         part: worst.part.section.id,
-        end: worst.above >= worst.below ? 'top' : 'bottom',
+        end: isTooWide(worst.part) || worst.above >= worst.below ? 'top' : 'bottom',
         stopped: stopped.length,
         missed,
       };

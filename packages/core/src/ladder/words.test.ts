@@ -99,9 +99,7 @@ describe('goalTonic', () => {
   });
   it('never aims above the comfort, and leaves out who cannot sing the pattern there', () => {
     const soprano = mixedChoir.slice(0, 1);
-    expect(
-      goalTonic(soprano, { lowest: 0, highest: 7 }, [{ part: 'S', highest: 84 }]),
-    ).toBe(72);
+    expect(goalTonic(soprano, { lowest: 0, highest: 7 }, [{ part: 'S', highest: 84 }])).toBe(72);
     expect(
       goalTonic(soprano, { lowest: -30, highest: 0 }, [{ part: 'S', highest: 77 }]),
     ).toBeUndefined();

@@ -58,9 +58,7 @@ function whereInWords(run: Run, names: readonly string[]): string {
     const count = length === 1 ? 'key' : `${countInWords(length)} keys`;
     if (run.from === 0) return `in the first ${count}`;
     if (run.to === last) return `in the last ${count}`;
-    return length === 1
-      ? `in key ${run.from + 1}`
-      : `in keys ${run.from + 1} to ${run.to + 1}`;
+    return length === 1 ? `in key ${run.from + 1}` : `in keys ${run.from + 1} to ${run.to + 1}`;
   }
   const first = names[run.from]!;
   if (length === 1) return `at ${first}`;
@@ -269,7 +267,8 @@ export function infeasibleInWords(
   if (moves && !(moves.includes(12) && moves.includes(-12))) help.push('another octave');
   if (problem.pattern.mayRest === false) help.push(`letting the ${many(wording, part)} rest`);
   if (problem.pattern.strict) help.push('letting it touch the edge of the comfort');
-  const choices = help.length === 1 ? help[0]! : `${help.slice(0, -1).join(', ')} or ${help[help.length - 1]!}`;
+  const choices =
+    help.length === 1 ? help[0]! : `${help.slice(0, -1).join(', ')} or ${help[help.length - 1]!}`;
   return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choices}.`;
 }
 

@@ -2,7 +2,10 @@ import fc from 'fast-check';
 import type { PitchRange } from '../units';
 import { sectionComfort, type SingerRange } from './comfort';
 
-const singer = (comfort: PitchRange, reach: PitchRange = comfort): SingerRange => ({ comfort, reach });
+const singer = (comfort: PitchRange, reach: PitchRange = comfort): SingerRange => ({
+  comfort,
+  reach,
+});
 
 describe('sectionComfort', () => {
   it('is the singer’s own range for a single singer', () => {
@@ -31,7 +34,11 @@ describe('sectionComfort', () => {
   });
   it('says when no note suits the section, and shows where most are', () => {
     const apart = [singer([60, 62]), singer([62, 64]), singer([70, 71])];
-    expect(sectionComfort(apart, 0.85)).toEqual({ comfort: [62, 62], reach: [62, 62], suits: false });
+    expect(sectionComfort(apart, 0.85)).toEqual({
+      comfort: [62, 62],
+      reach: [62, 62],
+      suits: false,
+    });
   });
   it('refuses an empty section and a share outside (0, 1]', () => {
     expect(() => sectionComfort([])).toThrow(RangeError);
@@ -62,7 +69,12 @@ describe('sectionComfort', () => {
               if (longer > 0 || (longer === 0 && best && sum > best.sum)) best = { low, high, sum };
             }
           }
-          expect(sectionComfort(ranges.map((r) => singer(r)), share)).toEqual({
+          expect(
+            sectionComfort(
+              ranges.map((r) => singer(r)),
+              share,
+            ),
+          ).toEqual({
             comfort: [best?.low, best?.high],
             reach: [best?.low, best?.high],
             suits: some,

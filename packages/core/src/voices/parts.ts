@@ -28,9 +28,7 @@ export const mixedChoir: readonly (Section & PartName)[] = [
 
 /** The name of a part in a sentence; one that is not known is called by its letters. */
 export function partName(id: string): PartName {
-  return (
-    mixedChoir.find((part) => part.id === id) ?? { one: `part ${id}`, many: `the part ${id}` }
-  );
+  return mixedChoir.find((part) => part.id === id) ?? { one: `part ${id}`, many: `the part ${id}` };
 }
 
 /** «sopranos», «sopranos and tenors», «altos, tenors and basses». */

@@ -50,7 +50,10 @@ export const accountRoutes = (limits: readonly RequestHandler[]): Route[] => [
     path: '/accounts',
     before: limits,
     body: signUpSchema,
-    handle: async ({ em, body }) => ({ ...(await welcome(em, await signUp(em, body))), status: 201 }),
+    handle: async ({ em, body }) => ({
+      ...(await welcome(em, await signUp(em, body))),
+      status: 201,
+    }),
   }),
   signedIn({
     method: 'delete',

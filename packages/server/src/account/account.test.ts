@@ -92,10 +92,7 @@ describe('accounts', () => {
     }
     const stopped = await guess(app).expect(429);
     expect(errorBody.parse(stopped.body).error.code).toBe('too_many_attempts');
-    await supertest(other)
-      .post('/api/session')
-      .send({ email: person.email, password })
-      .expect(429);
+    await supertest(other).post('/api/session').send({ email: person.email, password }).expect(429);
   });
 
   it('sign out here, and everywhere', async () => {
@@ -131,7 +128,11 @@ describe('accounts', () => {
     const person = await signUp(app);
     await database.orm.em
       .fork()
-      .nativeUpdate(AccountSession, { account: { email: person.email } }, { expiresAt: new Date(0) });
+      .nativeUpdate(
+        AccountSession,
+        { account: { email: person.email } },
+        { expiresAt: new Date(0) },
+      );
     await person.agent.get(`/api/choirs/${person.choir}`).expect(401);
   });
 });

@@ -5,7 +5,9 @@ import { createdColumn, idColumn } from '../db/columns';
 
 export const Choir = defineEntity({
   name: 'Choir',
-  checks: [{ name: 'choir_share_check', expression: 'share_percent >= 1 and share_percent <= 100' }],
+  checks: [
+    { name: 'choir_share_check', expression: 'share_percent >= 1 and share_percent <= 100' },
+  ],
   properties: {
     id: idColumn(),
     name: p.string().length(80),
@@ -46,10 +48,7 @@ const limitsInOrder = (table: string) => ({
 export const VoicePart = defineEntity({
   name: 'VoicePart',
   checks: [limitsInOrder('voice_part')],
-  uniques: [
-    { properties: ['choir', 'code'] },
-    { properties: ['choir', 'position'] },
-  ],
+  uniques: [{ properties: ['choir', 'code'] }, { properties: ['choir', 'position'] }],
   properties: {
     id: idColumn(),
     choir: () => p.manyToOne(Choir).deleteRule('cascade'),

@@ -48,7 +48,14 @@ describe('the database itself', () => {
     const { choir } = await signUp(app);
     const em = database.orm.em.fork();
     const part = await em.findOneOrFail(VoicePart, { choir });
-    const singer = { name: 'X', part, comfortLow: 60, comfortHigh: 72, reachLow: 58, reachHigh: 74 };
+    const singer = {
+      name: 'X',
+      part,
+      comfortLow: 60,
+      comfortHigh: 72,
+      reachLow: 58,
+      reachHigh: 74,
+    };
     const insert = (values: object) => async () => {
       const fresh = database.orm.em.fork();
       fresh.create(Singer, { ...singer, choir: fresh.getReference(Choir, choir), ...values });

@@ -36,7 +36,9 @@ describe('the demo choir', () => {
   });
 
   it('has eight weeks behind it with one left out, and the lantern night ten weeks ahead', async () => {
-    const evenings = await database.orm.em.fork().find(Evening, {}, { orderBy: { startsAt: 'asc' } });
+    const evenings = await database.orm.em
+      .fork()
+      .find(Evening, {}, { orderBy: { startsAt: 'asc' } });
     const dates = evenings.map(({ startsAt }) => dateIn(startsAt, zone));
     expect(dates.slice(0, 7)).toEqual([
       '2026-10-13',
@@ -59,11 +61,17 @@ describe('the demo choir', () => {
     const both = await Promise.all(
       [1, 2].map(async () => {
         const em = database.orm.em.fork();
-        await keepDemoFresh(em, await em.findOneOrFail(Choir, { name: 'Quarry Lane Singers' }), later);
+        await keepDemoFresh(
+          em,
+          await em.findOneOrFail(Choir, { name: 'Quarry Lane Singers' }),
+          later,
+        );
       }),
     );
     expect(both).toHaveLength(2);
-    const evenings = await database.orm.em.fork().find(Evening, {}, { orderBy: { startsAt: 'asc' } });
+    const evenings = await database.orm.em
+      .fork()
+      .find(Evening, {}, { orderBy: { startsAt: 'asc' } });
     expect(evenings[6]?.startsAt.toISOString()).toBe('2027-04-06T18:30:00.000Z');
     expect(evenings[0]?.startsAt.toISOString()).toBe('2027-02-16T19:30:00.000Z');
   });

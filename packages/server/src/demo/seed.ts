@@ -65,12 +65,10 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
     await inner.flush();
     for (const { week, name, agenda, plan } of demoEvenings) {
       const date = dateLater(coming, 7 * week);
-      const items = agenda.map(
-        ({ piece, ...item }): AgendaItem => ({
-          ...item,
-          piece: piece ? (pieces.get(piece)?.id ?? null) : null,
-        }),
-      );
+      const items = agenda.map(({ piece, ...item }): AgendaItem => ({
+        ...item,
+        piece: piece ? (pieces.get(piece)?.id ?? null) : null,
+      }));
       const evening = inner.create(Evening, {
         choir,
         name: name ?? null,

@@ -1,5 +1,10 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { AgendaItem, Evening as EveningView, EveningSummary, NewEvening } from '@wide-fern/contract';
+import type {
+  AgendaItem,
+  Evening as EveningView,
+  EveningSummary,
+  NewEvening,
+} from '@wide-fern/contract';
 import type { Choir } from '../choir/choir.entity';
 import { keepDemoFresh } from '../demo/demo.service';
 import { notFound, Problem } from '../http/problem';

@@ -38,7 +38,8 @@ function asProblem(error: unknown): Problem | undefined {
   if (typeof status === 'number' && status >= 400 && status < 500) {
     return new Problem(status, 'bad_request', 'This request could not be read.');
   }
-  if (error instanceof URIError) return new Problem(400, 'bad_request', 'This address is not valid.');
+  if (error instanceof URIError)
+    return new Problem(400, 'bad_request', 'This address is not valid.');
   if (isDatabaseAway(error)) {
     return new Problem(
       503,

@@ -1,7 +1,12 @@
 import { createHash } from 'node:crypto';
 import type { MikroORM } from '@mikro-orm/postgresql';
 import type { Request, RequestHandler } from 'express';
-import { ipKeyGenerator, rateLimit, type ClientRateLimitInfo, type Store } from 'express-rate-limit';
+import {
+  ipKeyGenerator,
+  rateLimit,
+  type ClientRateLimitInfo,
+  type Store,
+} from 'express-rate-limit';
 import { Problem } from './problem';
 
 const windowMs = 15 * 60_000;

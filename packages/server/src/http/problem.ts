@@ -25,5 +25,6 @@ export class Problem extends Error {
 export const notFound = (what = 'This') =>
   new Problem(404, 'not_found', `${what} is not here, or not yours to see.`);
 export const signInFirst = () => new Problem(401, 'sign_in_first', 'Sign in to go on.');
-export const notAllowed = (message = 'Your role in this choir does not allow this; ask a director.') =>
-  new Problem(403, 'not_allowed', message);
+export const notAllowed = (
+  message = 'Your role in this choir does not allow this; ask a director.',
+) => new Problem(403, 'not_allowed', message);

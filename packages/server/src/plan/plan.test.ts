@@ -66,7 +66,10 @@ describe('plans', () => {
     const answers = await Promise.all(
       Array.from({ length: 8 }, () => person.agent.put(path).send({ version: 1, document })),
     );
-    expect(answers.map(({ status }) => status).sort()).toEqual([200, ...Array<number>(7).fill(409)]);
+    expect(answers.map(({ status }) => status).sort()).toEqual([
+      200,
+      ...Array<number>(7).fill(409),
+    ]);
     const [first, ...more] = await Promise.all(
       Array.from({ length: 4 }, async () => {
         const fresh = await addEvening(person, '2031-02-03');
@@ -85,7 +88,12 @@ describe('plans', () => {
     ['a wrong type', JSON.stringify({ version: 'one', document: {} }), 400, 'invalid'],
     ['nothing', '', 400, 'invalid'],
     ['a list', '[]', 400, 'invalid'],
-    ['a huge body', JSON.stringify({ version: 0, document: 'x'.repeat(600_000) }), 413, 'too_large'],
+    [
+      'a huge body',
+      JSON.stringify({ version: 0, document: 'x'.repeat(600_000) }),
+      413,
+      'too_large',
+    ],
   ])('refuse %s', async (_, body, status, code) => {
     const answer = await person.agent.put(path).type('json').send(body).expect(status);
     expect(errorBody.parse(answer.body).error.code).toBe(code);

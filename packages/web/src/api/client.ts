@@ -44,7 +44,10 @@ interface Asking {
 }
 
 /** Asks the server; throws an ApiError for whatever is not a success. */
-export async function ask<T>(path: string, { method = 'GET', body, signal }: Asking = {}): Promise<T> {
+export async function ask<T>(
+  path: string,
+  { method = 'GET', body, signal }: Asking = {},
+): Promise<T> {
   let response: Response;
   try {
     response = await fetch(`/api${path}`, {

@@ -1,5 +1,11 @@
 import { Suspense, type ComponentType } from 'react';
-import { createBrowserRouter, Outlet, redirect, useRouteError, type LoaderFunction } from 'react-router';
+import {
+  createBrowserRouter,
+  Outlet,
+  redirect,
+  useRouteError,
+  type LoaderFunction,
+} from 'react-router';
 import { messageOf } from '../api/client';
 import { choirQuery, queryClient, sessionQuery } from '../api/queries';
 import { Failed, Loading } from '../ui/states';
@@ -59,7 +65,10 @@ export const router = createBrowserRouter([
         ErrorBoundary: Broken,
         children: [
           { path: '/', lazy: page(() => import('../features/tonight/TonightPage')) },
-          { path: '/evenings/new', lazy: page(() => import('../features/evenings/NewEveningPage')) },
+          {
+            path: '/evenings/new',
+            lazy: page(() => import('../features/evenings/NewEveningPage')),
+          },
           {
             path: '/evenings/:evening/plan',
             lazy: page(() => import('../features/plan/PlanPage')),

@@ -29,5 +29,4 @@ export const planOf = (document: PlanDocument, version = 1): Plan => ({
   document,
 });
 
-export const idsOf = (document: PlanDocument): string[] =>
-  document.segments.map(({ id }) => id);
+export const idsOf = (document: PlanDocument): string[] => document.segments.map(({ id }) => id);

@@ -13,7 +13,13 @@ export function Loading({ what }: { readonly what: string }) {
 }
 
 /** Where there is nothing yet: what this place is for, and the one act that begins it. */
-export function Empty({ title, children }: { readonly title: string; readonly children: ReactNode }) {
+export function Empty({
+  title,
+  children,
+}: {
+  readonly title: string;
+  readonly children: ReactNode;
+}) {
   return (
     <Box p="40px 24px" maxW="68ch">
       <Mark height={56} />

@@ -75,7 +75,12 @@ const ours = defineConfig({
     semanticTokens: {
       ...semanticTokens,
       colors: { ...semanticTokens.colors, ...colors },
-      radii: { ...semanticTokens.radii, l1: { value: '3px' }, l2: { value: '3px' }, l3: { value: '3px' } },
+      radii: {
+        ...semanticTokens.radii,
+        l1: { value: '3px' },
+        l2: { value: '3px' },
+        l3: { value: '3px' },
+      },
     },
     tokens: {
       ...tokens,

@@ -1,7 +1,13 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { addMemberSchema, roles, type AddMember, type Member, type Role } from '@wide-fern/contract';
+import {
+  addMemberSchema,
+  roles,
+  type AddMember,
+  type Member,
+  type Role,
+} from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ask, messageOf } from '../../api/client';

@@ -8,8 +8,8 @@ export default function NoChoirPage() {
   const { data: session } = useQuery(sessionQuery);
   return (
     <Empty title="You belong to no choir yet">
-      Ask a director to add {session?.account?.email ?? 'your e-mail'} to their choir, then load this
-      page again. <SignOutWords />
+      Ask a director to add {session?.account?.email ?? 'your e-mail'} to their choir, then load
+      this page again. <SignOutWords />
     </Empty>
   );
 }

@@ -42,7 +42,10 @@ export default function SignInPage() {
           </Box>
         </Box>
       )}
-      <form noValidate onSubmit={(event) => void handleSubmit((body) => signIn.mutate(body))(event)}>
+      <form
+        noValidate
+        onSubmit={(event) => void handleSubmit((body) => signIn.mutate(body))(event)}
+      >
         <Box display="grid" gap="12px">
           <FormField
             label="E-mail"

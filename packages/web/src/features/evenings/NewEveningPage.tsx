@@ -31,9 +31,7 @@ export default function NewEveningPage() {
       await navigate(`/evenings/${id}/plan`);
     },
     onError: (error) =>
-      setProblem(
-        showErrors(error, setError, ['date', 'start', 'end', 'place', 'warmUpMinutes']),
-      ),
+      setProblem(showErrors(error, setError, ['date', 'start', 'end', 'place', 'warmUpMinutes'])),
   });
   const { errors } = formState;
   return (
@@ -57,7 +55,12 @@ export default function NewEveningPage() {
                 error={errors.start?.message}
                 {...register('start')}
               />
-              <FormField label="Ends" type="time" error={errors.end?.message} {...register('end')} />
+              <FormField
+                label="Ends"
+                type="time"
+                error={errors.end?.message}
+                {...register('end')}
+              />
             </Flex>
             <FormField label="Place" error={errors.place?.message} {...register('place')} />
             <FormField

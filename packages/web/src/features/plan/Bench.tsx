@@ -213,7 +213,12 @@ function BreathFigure({ evaluated: { segment } }: { readonly evaluated: Evaluate
   });
   let from = 0;
   return (
-    <svg width="100%" viewBox={`0 0 ${width} 100`} role="img" aria-label="The breath, round by round">
+    <svg
+      width="100%"
+      viewBox={`0 0 ${width} 100`}
+      role="img"
+      aria-label="The breath, round by round"
+    >
       <polyline
         points={`0,62 ${points.join(' ')}`}
         fill="none"
@@ -277,7 +282,8 @@ function Middle({
       </Box>
     );
   }
-  if (keys.kind === 'chord') return <ChordKeys evaluated={evaluated} plan={plan} wording={wording} />;
+  if (keys.kind === 'chord')
+    return <ChordKeys evaluated={evaluated} plan={plan} wording={wording} />;
   if (keys.kind !== 'ladder') return null;
   const { best, sung, problem } = keys;
   const isBest = best.kind === 'ladder' && sung?.start === best.start;
@@ -297,7 +303,14 @@ function Middle({
         }
       />
       <Flex fontSize="13px" gap="8px" align="baseline" role="status" mt="2px">
-        <Box w="6px" h="6px" borderRadius="50%" bg={isBest ? 'fern' : sung ? 'spore' : 'brick'} flexShrink={0} alignSelf="center" />
+        <Box
+          w="6px"
+          h="6px"
+          borderRadius="50%"
+          bg={isBest ? 'fern' : sung ? 'spore' : 'brick'}
+          flexShrink={0}
+          alignSelf="center"
+        />
         <Box>
           {best.kind === 'infeasible' && !sung
             ? infeasibleInWords(best, problem, wording)
@@ -337,7 +350,12 @@ function ChordKeys({
   if (!keys.sung) return <Box color="brick">No chord can be voiced inside everyone’s reach.</Box>;
   const { tonics, voicings } = keys.sung;
   return (
-    <Box as="table" fontSize="15px" mt="4px" css={{ '& th, & td': { padding: '2px 14px 2px 0', textAlign: 'left' } }}>
+    <Box
+      as="table"
+      fontSize="15px"
+      mt="4px"
+      css={{ '& th, & td': { padding: '2px 14px 2px 0', textAlign: 'left' } }}
+    >
       <thead>
         <tr>
           <th>

@@ -27,7 +27,8 @@ export function ClashPanel({
   const alike = differences.filter(({ kind }) => kind === 'same').length;
   const total = (document: PlanDocument) => lengthInFigures(evaluate(document, allotted).total);
   const savedAt = clock.minute(Date.parse(theirs.savedAt));
-  const who = theirs.savedBy === ownName ? 'in another window' : `by ${theirs.savedBy || 'someone'}`;
+  const who =
+    theirs.savedBy === ownName ? 'in another window' : `by ${theirs.savedBy || 'someone'}`;
   return (
     <Box
       as="section"
@@ -62,9 +63,7 @@ export function ClashPanel({
               <Label as="span">Segment</Label>
             </th>
             <th>Yours, {total(mine)}</th>
-            <th>
-              The other, {total(theirs.document)}
-            </th>
+            <th>The other, {total(theirs.document)}</th>
           </tr>
         </thead>
         <tbody>

@@ -43,11 +43,21 @@ export function PartSwitch({
       </Flex>
       {segment && (
         <Flex ml="auto" align="center" gap="8px">
-          <WordButton aria-label="Previous segment" minW="44px" minH="44px" onClick={() => onSegment(-1)}>
+          <WordButton
+            aria-label="Previous segment"
+            minW="44px"
+            minH="44px"
+            onClick={() => onSegment(-1)}
+          >
             ‹
           </WordButton>
           <Box as="span">{segment}</Box>
-          <WordButton aria-label="Next segment" minW="44px" minH="44px" onClick={() => onSegment(1)}>
+          <WordButton
+            aria-label="Next segment"
+            minW="44px"
+            minH="44px"
+            onClick={() => onSegment(1)}
+          >
             ›
           </WordButton>
         </Flex>

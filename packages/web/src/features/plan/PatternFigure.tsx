@@ -28,7 +28,13 @@ function dashesOf(music: Music): { dashes: Dash[]; beats: number } {
       const before = music.points[i - 1];
       if (before) {
         const text = i === 1 ? music.syllable : '';
-        dashes.push({ from: beat, to: beat + beats, offset: before.offset, endOffset: offset, text });
+        dashes.push({
+          from: beat,
+          to: beat + beats,
+          offset: before.offset,
+          endOffset: offset,
+          text,
+        });
       }
       beat += beats;
     });

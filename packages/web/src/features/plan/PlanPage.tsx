@@ -38,12 +38,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
     <Frame
       place="Tonight"
       status={
-        <SavedWords
-          store={editor.store}
-          clock={clock}
-          mayEdit={mayEdit}
-          saveNow={editor.saveNow}
-        />
+        <SavedWords store={editor.store} clock={clock} mayEdit={mayEdit} saveNow={editor.saveNow} />
       }
     >
       <PlanView evening={editor.evening} item={item} store={editor.store} />

@@ -54,15 +54,16 @@ export function PlanView({
   const allotted = (agenda?.minutes ?? 0) * 60;
   const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
   const clock = useMemo(() => clockIn(timeZone), [timeZone]);
-  const before = evening.agenda.slice(0, evening.agenda.findIndex(({ id }) => id === item));
+  const before = evening.agenda.slice(
+    0,
+    evening.agenda.findIndex(({ id }) => id === item),
+  );
   const start =
     Date.parse(evening.startsAt) + before.reduce((sum, { minutes }) => sum + minutes, 0) * 60_000;
 
   const narrow = width < narrowBelow;
   const { bands } = document.tonight;
-  const parts = narrow
-    ? [bands[Math.min(part, bands.length - 1)]!.id]
-    : bands.map(({ id }) => id);
+  const parts = narrow ? [bands[Math.min(part, bands.length - 1)]!.id] : bands.map(({ id }) => id);
   const layout = planLayout({
     width,
     pageHeight,
@@ -298,7 +299,11 @@ export function PlanView({
               actions={actions}
             />
           ) : (
-            <NothingPlanned mayEdit={mayEdit} minutes={agenda?.minutes ?? 0} onShelf={() => setOpen('shelf')} />
+            <NothingPlanned
+              mayEdit={mayEdit}
+              minutes={agenda?.minutes ?? 0}
+              onShelf={() => setOpen('shelf')}
+            />
           ))}
       </Box>
       <Hidden>

@@ -29,9 +29,12 @@ export function SavedWords({
       <Box
         as="span"
         role="status"
-        color={saving.kind === 'refused' ? 'brick' : saving.kind === 'waiting' ? 'sporeText' : undefined}
+        color={
+          saving.kind === 'refused' ? 'brick' : saving.kind === 'waiting' ? 'sporeText' : undefined
+        }
       >
-        {saving.kind === 'saved' && (saving.at ? `saved ${clock.minute(Date.parse(saving.at))}` : '')}
+        {saving.kind === 'saved' &&
+          (saving.at ? `saved ${clock.minute(Date.parse(saving.at))}` : '')}
         {(saving.kind === 'changed' || saving.kind === 'saving') && 'saving …'}
         {saving.kind === 'waiting' && 'kept on this device; no connection'}
         {saving.kind === 'signed-out' && 'kept on this device'}

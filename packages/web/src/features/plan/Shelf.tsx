@@ -43,8 +43,7 @@ export default function Shelf({
 }) {
   const [words, setWords] = useState('');
   const previews = useMemo(
-    () =>
-      new Map(exercises.map((one) => [one.id, preview(one, tonight, accidentals)] as const)),
+    () => new Map(exercises.map((one) => [one.id, preview(one, tonight, accidentals)] as const)),
     [tonight, accidentals],
   );
   const found = exercises.filter((exercise) => matches(exercise, words));

@@ -68,13 +68,12 @@ export function usePlanEditor(place: PlanPlace, account: string, mayEdit: boolea
   const saver = useRef<ReturnType<typeof startAutosave>>(undefined);
   const { choir, evening: eveningId, item } = place;
 
-  // The first answer makes the store; later ones are looked at below.
-  const loaded = evening.data !== undefined && plan.data !== undefined && !plan.isStale;
+  // The first fresh answer makes the store; later ones are looked at below.
   const ready = evening.data !== undefined && plan.data !== undefined && !plan.isFetching;
   useEffect(() => {
-    if (store || !(loaded || ready)) return undefined;
+    if (store || !ready) return undefined;
     let wanted = true;
-    void openPlan(place, plan.data ?? null, evening.data!, account).then((opened) => {
+    void openPlan(place, plan.data ?? null, evening.data, account).then((opened) => {
       if (wanted) setStore(opened);
     });
     return () => {
@@ -82,7 +81,7 @@ export function usePlanEditor(place: PlanPlace, account: string, mayEdit: boolea
     };
     // The place is the same as long as its three ids are.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [store, loaded, ready, choir, eveningId, item, account]);
+  }, [store, ready, choir, eveningId, item, account]);
 
   useEffect(() => {
     if (!store || !mayEdit) return undefined;

@@ -56,7 +56,14 @@ export default function SheetPage() {
   }
   return (
     <Box>
-      <Flex as="header" className="sheet-tools" p="12px 24px" gap="24px" align="flex-end" borderBottomWidth="1px">
+      <Flex
+        as="header"
+        className="sheet-tools"
+        p="12px 24px"
+        gap="24px"
+        align="flex-end"
+        borderBottomWidth="1px"
+      >
         <WordLink to={back}>back to the plan</WordLink>
         <Box w="140px">
           <SelectField
@@ -179,7 +186,8 @@ function SheetSegment({
           {music.kind !== 'body' && `, ${choices.tempo} a minute`}
           {music.kind === 'breath' && `, out on ${music.outOn}`}
           {choices.verses > 1 && isPitched(music) && `, ${choices.verses} times in each key`}.
-          {moves.length > 0 && ` ${moves.map((move) => move.charAt(0).toUpperCase() + move.slice(1)).join('. ')}.`}
+          {moves.length > 0 &&
+            ` ${moves.map((move) => move.charAt(0).toUpperCase() + move.slice(1)).join('. ')}.`}
         </p>
         {keys.kind !== 'none' && !keys.sung && <p>No key works for everyone.</p>}
         {keys.kind !== 'none' && keys.sung && (

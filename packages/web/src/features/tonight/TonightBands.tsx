@@ -128,7 +128,14 @@ export function TonightBands({
         );
       })}
       {plan.segments.length > 0 && (
-        <line x1={end} x2={end} y1={rows.names} y2={bottom} stroke={color('fern')} strokeWidth={2} />
+        <line
+          x1={end}
+          x2={end}
+          y1={rows.names}
+          y2={bottom}
+          stroke={color('fern')}
+          strokeWidth={2}
+        />
       )}
       {freeWidth > 80 && plan.segments.length > 0 && (
         <SvgText x={end + 10} y={rows.names + 20} size={13} ink="fern" weight={650}>

@@ -61,7 +61,9 @@ export default function TonightPage() {
           <NextEvening summary={next} width={width} />
         ) : (
           <Empty
-            title={evenings.data.length === 0 ? 'There is no evening yet' : 'No evening is coming up'}
+            title={
+              evenings.data.length === 0 ? 'There is no evening yet' : 'No evening is coming up'
+            }
           >
             {mayEdit ? (
               <>
@@ -87,7 +89,13 @@ export default function TonightPage() {
   );
 }
 
-function NextEvening({ summary, width }: { readonly summary: EveningSummary; readonly width: number }) {
+function NextEvening({
+  summary,
+  width,
+}: {
+  readonly summary: EveningSummary;
+  readonly width: number;
+}) {
   const { choir, mayEdit } = useHere();
   const navigate = useNavigate();
   const evening = useQuery(eveningQuery(choir.id, summary.id));

@@ -40,16 +40,13 @@ describe('the sentence of Tonight', () => {
 });
 
 describe('the row of dates', () => {
-  const evenings = Array.from(
-    { length: 2000 },
-    (_, i): EveningSummary => ({
-      id: String(i),
-      name: null,
-      startsAt: new Date(i * 86_400_000).toISOString(),
-      endsAt: new Date(i * 86_400_000 + 7_200_000).toISOString(),
-      place: '',
-    }),
-  );
+  const evenings = Array.from({ length: 2000 }, (_, i): EveningSummary => ({
+    id: String(i),
+    name: null,
+    startsAt: new Date(i * 86_400_000).toISOString(),
+    endsAt: new Date(i * 86_400_000 + 7_200_000).toISOString(),
+    place: '',
+  }));
   it('finds the evening that is on or comes next', () => {
     expect(nextEvening(evenings, 5 * 86_400_000 + 1000)?.id).toBe('5');
     expect(nextEvening(evenings, 5 * 86_400_000 + 7_200_000)?.id).toBe('6');

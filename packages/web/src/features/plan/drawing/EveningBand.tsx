@@ -69,7 +69,13 @@ export function EveningBand({
           {clock.minute(start + seconds * 1000)}
         </SvgText>
       ))}
-      <rect x={axis.left} y={top} width={axis.right - axis.left} height={bottom - top} fill={color('sheet')} />
+      <rect
+        x={axis.left}
+        y={top}
+        width={axis.right - axis.left}
+        height={bottom - top}
+        fill={color('sheet')}
+      />
       {placed.items.map(({ id, from, to }) => {
         const { kind, title } = evening.agenda.find((one) => one.id === id)!;
         const x = axis.x(from);
@@ -81,7 +87,9 @@ export function EveningBand({
         return (
           <g key={id}>
             <title>{title}</title>
-            {quiet && <rect x={x} y={top} width={width} height={bottom - top} fill={color('sunk')} />}
+            {quiet && (
+              <rect x={x} y={top} width={width} height={bottom - top} fill={color('sunk')} />
+            )}
             <line x1={x} x2={x} y1={top} y2={bottom} stroke={color('line')} />
             {size && (
               <SvgText

@@ -68,15 +68,7 @@ export function LaneShape({
         />
       ))}
       {[top, bottom].map((y) => (
-        <line
-          key={y}
-          x1={axis.left}
-          x2={axis.right}
-          y1={y}
-          y2={y}
-          stroke={hue}
-          opacity={0.42}
-        />
+        <line key={y} x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={hue} opacity={0.42} />
       ))}
       <SvgText x={labelX} y={(top + bottom) / 2 + 3} size={22} weight={700} hue={hue}>
         {band.id}

@@ -56,7 +56,14 @@ export function SignShape({
       );
     case 'ring':
       return (
-        <circle cx={sign.x} cy={sign.y} r={2.9 * scale} fill="none" stroke={hue} strokeWidth={1.5 * scale} />
+        <circle
+          cx={sign.x}
+          cy={sign.y}
+          r={2.9 * scale}
+          fill="none"
+          stroke={hue}
+          strokeWidth={1.5 * scale}
+        />
       );
     case 'slant':
       return (

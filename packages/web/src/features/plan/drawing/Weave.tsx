@@ -130,13 +130,7 @@ export function Weave({
         const isChosen = segment.id === chosen;
         return (
           <g key={segment.id}>
-            <line
-              x1={to}
-              x2={to}
-              y1={layout.weaveTop}
-              y2={layout.height}
-              stroke={color('line')}
-            />
+            <line x1={to} x2={to} y1={layout.weaveTop} y2={layout.height} stroke={color('line')} />
             <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
             <ChordLines evaluated={evaluated} layout={layout} parts={parts} />
             <rect

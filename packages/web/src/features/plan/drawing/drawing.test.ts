@@ -39,7 +39,8 @@ describe('axes', () => {
 describe('the layout', () => {
   it('takes the height that is left, within its limits', () => {
     const reaches = tonight.bands.map(({ reach }) => reach);
-    const at = (pageHeight: number) => planLayout({ width: 1280, pageHeight, reaches, seconds: 900 });
+    const at = (pageHeight: number) =>
+      planLayout({ width: 1280, pageHeight, reaches, seconds: 900 });
     expect(at(800).lanes[0]!.height).toBeGreaterThan(60);
     expect(at(300).lanes[0]!.height).toBe(44);
     expect(at(3000).lanes[0]!.height).toBe(104);
@@ -94,7 +95,9 @@ describe('signs', () => {
     }
   });
   it('split the stem an octave away, and say where it came from', () => {
-    const split = signsFor('pulley', 'B', { repetitions: 8 }).flat().find(({ kind }) => kind === 'split');
+    const split = signsFor('pulley', 'B', { repetitions: 8 })
+      .flat()
+      .find(({ kind }) => kind === 'split');
     expect(split).toMatchObject({ cameFrom: 'above' });
   });
   it('slant a glide, lay a held note flat, dot a chord, notch what was chosen by hand', () => {

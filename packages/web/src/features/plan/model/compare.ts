@@ -51,7 +51,7 @@ function moved(mine: readonly string[], theirs: readonly string[]): Set<string> 
     }
   }
   const kept = new Set<string>();
-  for (let i = 0, j = 0; i < mine.length && j < theirs.length; ) {
+  for (let i = 0, j = 0; i < mine.length && j < theirs.length;) {
     if (mine[i] === theirs[j]) {
       kept.add(mine[i]!);
       i += 1;
@@ -87,14 +87,12 @@ export function compare(mine: PlanDocument, theirs: PlanDocument): Difference[] 
   });
   const onlyTheirs = theirs.segments
     .filter(({ id }) => !inMine.has(id))
-    .map(
-      ({ id, exercise }): Difference => ({
-        id,
-        name: exercise.name,
-        kind: 'only theirs',
-        mine: [],
-        theirs: [],
-      }),
-    );
+    .map(({ id, exercise }): Difference => ({
+      id,
+      name: exercise.name,
+      kind: 'only theirs',
+      mine: [],
+      theirs: [],
+    }));
   return [...fromMine, ...onlyTheirs];
 }

@@ -1,5 +1,11 @@
 import type { PlanDocument, Segment } from '@wide-fern/contract';
-import { computePlan, type ComputedPlan, type ComputedSegment, type Placed, type Seconds } from '@wide-fern/core';
+import {
+  computePlan,
+  type ComputedPlan,
+  type ComputedSegment,
+  type Placed,
+  type Seconds,
+} from '@wide-fern/core';
 
 /** A segment with what was computed for it. */
 export interface Evaluated {

@@ -4,7 +4,8 @@ import { evaluate } from './evaluate';
 import { keyRange } from './keyRange';
 
 const keysOf = (changed: object) => {
-  const { keys } = evaluate(choose('pulley', changed)(documentOf('pulley')), 900).segments[0]!.computed;
+  const { keys } = evaluate(choose('pulley', changed)(documentOf('pulley')), 900).segments[0]!
+    .computed;
   if (keys.kind !== 'ladder') throw new Error('This has a ladder.');
   return keys;
 };

@@ -53,18 +53,21 @@ describe('a plan’s store', () => {
     expect(store.getState().chosen).toBeNull();
   });
 
-  it.each(['mine', 'theirs'] as const)('settles a clash for %s, the other an undo away', (which) => {
-    const store = open();
-    const theirs = planOf(documentOf('ebb-tide'), 5);
-    store.getState().edit(leaveOut('pulley'));
-    const mine = store.getState().document;
-    store.getState().setSaving({ kind: 'clash', theirs });
-    store.getState().settle(which);
-    const kept = which === 'mine' ? mine : theirs.document;
-    const other = which === 'mine' ? theirs.document : mine;
-    expect(store.getState()).toMatchObject({ version: 5, document: kept });
-    expect(store.getState().saving.kind).toBe(which === 'mine' ? 'changed' : 'saved');
-    store.getState().undo();
-    expect(store.getState().document).toBe(other);
-  });
+  it.each(['mine', 'theirs'] as const)(
+    'settles a clash for %s, the other an undo away',
+    (which) => {
+      const store = open();
+      const theirs = planOf(documentOf('ebb-tide'), 5);
+      store.getState().edit(leaveOut('pulley'));
+      const mine = store.getState().document;
+      store.getState().setSaving({ kind: 'clash', theirs });
+      store.getState().settle(which);
+      const kept = which === 'mine' ? mine : theirs.document;
+      const other = which === 'mine' ? theirs.document : mine;
+      expect(store.getState()).toMatchObject({ version: 5, document: kept });
+      expect(store.getState().saving.kind).toBe(which === 'mine' ? 'changed' : 'saved');
+      store.getState().undo();
+      expect(store.getState().document).toBe(other);
+    },
+  );
 });

@@ -50,9 +50,7 @@ const pushed = (past: readonly PlanDocument[], document: PlanDocument) =>
 
 /** The chosen segment, if the document still has it; else its first. */
 const stillChosen = (document: PlanDocument, chosen: string | null): string | null =>
-  document.segments.some(({ id }) => id === chosen)
-    ? chosen
-    : (document.segments[0]?.id ?? null);
+  document.segments.some(({ id }) => id === chosen) ? chosen : (document.segments[0]?.id ?? null);
 
 /** A store for one plan, from what the server has of it or from an empty document. */
 export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanStore {
@@ -112,8 +110,7 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
       set((state) => ({
         version,
         acknowledged: stored,
-        saving:
-          state.document === stored ? { kind: 'saved', at: savedAt } : { kind: 'changed' },
+        saving: state.document === stored ? { kind: 'saved', at: savedAt } : { kind: 'changed' },
       })),
     adopt: (theirs) =>
       set((state) => ({

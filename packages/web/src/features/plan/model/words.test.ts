@@ -63,7 +63,9 @@ describe('time in words', () => {
   });
   it('says when it ends, how likely, and what is left', () => {
     const plan = evaluate(documentOf('coat-off', 'slate-steps'), 900);
-    expect(endInWords(plan, start, clock)).toMatch(/^ends 19:32:29 · likely 19:3\d–19:3\d · on time/);
+    expect(endInWords(plan, start, clock)).toMatch(
+      /^ends 19:32:29 · likely 19:3\d–19:3\d · on time/,
+    );
     expect(leftInWords(plan)).toBe('12:31 free');
     expect(leftInWords(evaluate(plan.document, 120))).toBe('0:29 too long');
     expect(endInWords(evaluate(documentOf(), 900), start, clock)).toBe('nothing planned yet');

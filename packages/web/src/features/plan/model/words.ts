@@ -144,7 +144,8 @@ export function timeInWords({ segment, computed }: Evaluated): string[] {
   const times = choices.repetitions * (isPitched(music) ? choices.verses : 1);
   const keyChanges = isPitched(music) ? choices.repetitions - 1 : 0;
   const { countIn, breathBeats, keyChangeBeats } = exercise;
-  const pattern = (led * choices.tempo) / 60 - countIn - (times - 1) * breathBeats - keyChanges * keyChangeBeats;
+  const pattern =
+    (led * choices.tempo) / 60 - countIn - (times - 1) * breathBeats - keyChanges * keyChangeBeats;
   const each = Math.round((pattern / (times + (choices.demonstrate ? 1 : 0))) * 100) / 100;
   const terms = [
     countIn > 0 ? `${countIn} in` : '',

@@ -1,0 +1,71 @@
+import js from '@eslint/js';
+import hooks from 'eslint-plugin-react-hooks';
+import tseslint from 'typescript-eslint';
+
+const projects = [
+  './tsconfig.json',
+  './packages/web/tsconfig.json',
+  './packages/e2e/tsconfig.json',
+];
+
+export default tseslint.config(
+  { ignores: ['**/dist/**', '**/node_modules/**', '.data/**', 'packages/e2e/results/**'] },
+  js.configs.recommended,
+  {
+    files: ['**/*.{ts,tsx}'],
+    extends: [...tseslint.configs.recommendedTypeChecked],
+    languageOptions: { parserOptions: { project: projects, tsconfigRootDir: import.meta.dirname } },
+    rules: {
+      '@typescript-eslint/consistent-type-imports': ['error', { fixStyle: 'inline-type-imports' }],
+      '@typescript-eslint/no-non-null-assertion': 'off',
+      '@typescript-eslint/no-unused-vars': ['error', { argsIgnorePattern: '^_' }],
+      '@typescript-eslint/switch-exhaustiveness-check': [
+        'error',
+        { considerDefaultExhaustiveForUnions: true },
+      ],
+      eqeqeq: 'error',
+      'no-console': 'error',
+    },
+  },
+  {
+    // Answers of a test's requests are checked by what the test expects of them.
+    files: ['**/*.test.ts'],
+    rules: { '@typescript-eslint/no-unsafe-assignment': 'off' },
+  },
+  {
+    // Written by the migrator.
+    files: ['packages/server/src/db/migrations/*.ts'],
+    rules: { '@typescript-eslint/require-await': 'off' },
+  },
+  {
+    files: ['packages/core/**/*.ts'],
+    rules: {
+      // The core has no clock and no randomness that it is not handed.
+      'no-restricted-globals': ['error', 'Date', 'performance', 'setTimeout', 'fetch', 'process'],
+      'no-restricted-properties': ['error', { object: 'Math', property: 'random' }],
+    },
+  },
+  {
+    files: ['packages/web/**/*.{ts,tsx}'],
+    plugins: { 'react-hooks': hooks },
+    rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
+  },
+  {
+    files: ['packages/e2e/**/*.ts'],
+    rules: { 'no-console': 'off' },
+  },
+  {
+    files: ['**/*.{mjs,cjs,js}'],
+    languageOptions: {
+      globals: {
+        process: 'readonly',
+        console: 'readonly',
+        module: 'writable',
+        require: 'readonly',
+        globalThis: 'readonly',
+        setInterval: 'readonly',
+        clearInterval: 'readonly',
+      },
+    },
+  },
+);

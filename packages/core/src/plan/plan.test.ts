@@ -1,0 +1,109 @@
+import { mixedChoir } from '../voices/parts';
+import { computePlan } from './plan';
+import { computeSegment, type PlannedExercise, type SegmentChoices } from './segment';
+
+const setting = { sections: mixedChoir, needs: [{ part: 'S', highest: 77 }] };
+const choices: SegmentChoices = {
+  talk: 10,
+  demonstrate: false,
+  tempo: 60,
+  repetitions: 3,
+  verses: 1,
+  shape: 'up',
+  step: 1,
+  start: null,
+};
+const exercise = (music: PlannedExercise['music'], phase: PlannedExercise['phase'] = 'onset') => ({
+  phase,
+  music,
+  countIn: 4,
+  breathBeats: 2,
+  keyChangeBeats: 2,
+});
+const fifth = exercise({
+  kind: 'pattern',
+  mode: 'major',
+  notes: [
+    { offset: 0, beats: 1 },
+    { rest: true, beats: 1 },
+    { offset: 7, beats: 2 },
+  ],
+});
+const compute = (it: PlannedExercise, changed: Partial<SegmentChoices> = {}) =>
+  computeSegment({ id: 'x', exercise: it, choices: { ...choices, ...changed } }, setting);
+
+describe('a computed segment', () => {
+  it('has its length, its ladder, and what sounds when', () => {
+    const { seconds, keys, repetitions } = compute(fifth);
+    expect(seconds).toBe(10 + 4 + 3 * 4 + 2 * 2 + 2 * 2);
+    expect(keys.kind === 'ladder' && keys.sung?.tonics).toHaveLength(3);
+    expect(repetitions.map(({ at }) => at)).toEqual([14, 22, 30]);
+    const [first] = repetitions;
+    expect(first?.parts.map((one) => one.part)).toEqual(['S', 'A', 'T', 'B']);
+    for (const one of first!.parts) {
+      if (one.does === 'rest') continue;
+      expect(one.fit.high - one.fit.low).toBe(7);
+      expect(one.tonic - first!.tonic!).toBe(['T', 'B'].includes(one.part) ? -12 : 0);
+    }
+  });
+  it('keeps to the phase’s share, and climbs to what is needed in range work only', () => {
+    const early = compute(fifth).keys;
+    expect(early.kind === 'ladder' && early.problem).toMatchObject({ fraction: 0.55 });
+    expect(early.kind === 'ladder' && early.problem.goalTonic).toBe(undefined);
+    const range = compute({ ...fifth, phase: 'range' }).keys;
+    expect(range.kind === 'ladder' && range.problem).toMatchObject({ fraction: 1, goalTonic: 70 });
+  });
+  it('takes a start chosen by hand, and says when nobody can sing it', () => {
+    const chosen = compute(fifth, { start: 60 }).keys;
+    expect(chosen.kind === 'ladder' && chosen.sung?.start).toBe(60);
+    const beyond = compute(fifth, { start: 110 });
+    expect(beyond.keys).toMatchObject({ kind: 'ladder', best: { kind: 'ladder' } });
+    expect(beyond.keys.kind === 'ladder' && beyond.keys.sung).toBeUndefined();
+    expect(beyond.repetitions.every(({ parts }) => parts.length === 0)).toBe(true);
+  });
+  it('gives a chord a note for each part', () => {
+    const chord = exercise({
+      kind: 'chord',
+      mode: 'major',
+      tones: [0, 4, 7],
+      beats: 4,
+      syllable: 'noo',
+    });
+    const { keys, repetitions } = compute(chord, { shape: 'down' });
+    expect(keys.kind).toBe('chord');
+    expect(repetitions[0]?.parts.every((one) => one.does === 'sing')).toBe(true);
+  });
+  it('counts breath, words and movements', () => {
+    const still = { in: 0, hold: 0, out: 0, rest: 0 };
+    const breath = exercise({
+      kind: 'breath',
+      in: 4,
+      hold: 0,
+      out: 6,
+      rest: 2,
+      increment: { ...still, out: 1 },
+      outOn: 's',
+    });
+    expect(compute(breath).seconds).toBe(10 + 12 + 13 + 14);
+    expect(compute(breath).repetitions.map(({ at }) => at)).toEqual([10, 22, 35]);
+    const spoken = exercise({ kind: 'spoken', lines: ['A line.'], beats: 8 });
+    expect(compute(spoken).seconds).toBe(10 + 4 + 3 * 8 + 2 * 2);
+    const body = exercise({ kind: 'body', moves: ['One.', 'Two.'], seconds: 5 });
+    expect(compute(body, { repetitions: 2 }).seconds).toBe(10 + 20);
+  });
+});
+
+describe('a computed plan', () => {
+  const segment = (id: string) => ({ id, exercise: fifth, choices });
+  it('places segments one after another and compares with the time set aside', () => {
+    const plan = computePlan([segment('a'), segment('b')], setting, 100);
+    expect(plan.total).toBe(68);
+    expect(plan.left).toBe(32);
+    expect(plan.segments.map(({ placed }) => placed.from)).toEqual([0, 34]);
+    expect(plan.chanceOnTime).toBeGreaterThan(0.99);
+    expect(computePlan([segment('a')], setting, 20).left).toBe(-14);
+  });
+  it('is nothing at all while nothing is planned', () => {
+    expect(computePlan([], setting, 600)).toMatchObject({ total: 0, left: 600, chanceOnTime: 1 });
+  });
+});
