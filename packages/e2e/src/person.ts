@@ -107,16 +107,16 @@ export async function storePlan(
   return document;
 }
 
-/** The names in the strip, in order. */
-export const segmentNames = (page: Page): Promise<string[]> =>
-  page
-    .getByRole('list', { name: 'Segments' })
+/** The names in the strip, in order, once there is a strip. */
+export async function segmentNames(page: Page): Promise<string[]> {
+  const strip = page.getByRole('list', { name: 'Segments' });
+  await strip.waitFor();
+  const labels = await strip
     .getByRole('button')
-    .evaluateAll((buttons) =>
-      buttons.map((button) =>
-        (button.getAttribute('aria-label') ?? '').replace(/^\d+\. ([^,]+( s)?).*$/, '$1'),
-      ),
-    );
+    .evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label') ?? ''));
+  // «3. Long s, short s, four rounds, 1:12»: the name ends before what is counted.
+  return labels.map((label) => label.replace(/^\d+\. /, '').replace(/, (?!short s)[^,]*.*$/, ''));
+}
 
 export const segment = (page: Page, name: string) =>
   page.getByRole('list', { name: 'Segments' }).getByRole('button', { name: new RegExp(name) });

@@ -142,9 +142,29 @@ function Sheet({
           />
         ))}
       </ol>
-      <footer>{cautions.pain}</footer>
+      <footer>
+        <p>{cautions.pain}</p>
+        {cautionsOf(plan).map(([caution, names]) => (
+          <p key={caution}>
+            <strong>{names.join(', ')}:</strong> {caution}
+          </p>
+        ))}
+      </footer>
     </main>
   );
+}
+
+/** Each caution once, with the exercises it belongs to; the one for all stands by itself. */
+function cautionsOf({ segments }: EvaluatedPlan): [string, string[]][] {
+  const found = new Map<string, string[]>();
+  for (const { segment } of segments) {
+    const { name } = segment.exercise;
+    for (const caution of segment.exercise.cautions) {
+      if (caution === cautions.pain) continue;
+      found.set(caution, [...new Set([...(found.get(caution) ?? []), name])]);
+    }
+  }
+  return [...found];
 }
 
 function SheetSegment({
@@ -177,8 +197,9 @@ function SheetSegment({
         <h2>
           {exercise.name} <small>{exercise.figure}</small>
         </h2>
-        <p>{exercise.purpose}</p>
-        <p className="sheet-cue">{exercise.cue}</p>
+        <p>
+          <strong>{exercise.cue}</strong> {exercise.purpose}
+        </p>
         {music.kind === 'body' && <p>{music.moves.join(' ')}</p>}
         {music.kind === 'spoken' && <p>“{music.lines.join(' ')}”</p>}
         <p>
@@ -220,11 +241,6 @@ function SheetSegment({
             </tbody>
           </table>
         )}
-        {exercise.cautions.map((caution) => (
-          <p key={caution} className="sheet-caution">
-            {caution}
-          </p>
-        ))}
       </div>
     </li>
   );

@@ -1,0 +1,108 @@
+/**
+ * npm run bench: medians of what the product promises, measured on this machine. It prints a table
+ * for docs/performance.md and judges nothing.
+ */
+import { spawnSync } from 'node:child_process';
+import { existsSync } from 'node:fs';
+import { availableParallelism, cpus } from 'node:os';
+import { join } from 'node:path';
+import { bestLadder, mixedChoir, type LadderProblem } from '@wide-fern/core';
+import { build as bundle } from 'esbuild';
+import { chromium } from 'playwright-core';
+import { isBuilt, webFolder } from '../build/built';
+import { firstLoadLimit, firstLoads } from '../build/firstLoad';
+import { root } from '../root';
+import { endWith, say } from '../setup/say.mjs';
+import { fourteenSegments } from './fourteen';
+import { median, medianTime } from './median';
+
+const worked = (
+  highest: number,
+  shape: LadderProblem['shape'],
+  keys: number,
+  fraction: number,
+): LadderProblem => ({
+  sections: mixedChoir,
+  pattern: { lowest: 0, highest },
+  shape,
+  keys,
+  step: 1,
+  fraction,
+});
+
+/** The worked table of docs/model.md. */
+const ladders = [
+  ['0..4, five keys up', worked(4, 'up', 5, 0.6)],
+  ['0..7, seven keys up', worked(7, 'up', 7, 0.8)],
+  ['0..12, eight keys up', worked(12, 'up', 8, 1)],
+  ['0..14, nine keys up and back', worked(14, 'up-and-back', 9, 1)],
+] as const;
+
+async function inTheBrowser(): Promise<number> {
+  const entry = join(root, 'tools', 'bench', 'fourteen.ts');
+  const { outputFiles } = await bundle({
+    entryPoints: [entry],
+    bundle: true,
+    write: false,
+    format: 'iife',
+    target: 'es2022',
+    logLevel: 'error',
+  });
+  const executablePath = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync);
+  if (!executablePath) throw new Error('Chromium is missing; npm test installs it.');
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
+  try {
+    const page = await browser.newPage();
+    await page.addScriptTag({ content: outputFiles[0]!.text });
+    return await page.evaluate(() =>
+      (globalThis as unknown as { fourteenSegments: () => number }).fourteenSegments(),
+    );
+  } finally {
+    await browser.close();
+  }
+}
+
+/** A thousand ladder problems through the command line, start included; seconds. */
+function thousandProblems(): number {
+  const { sections, pattern, ...rest } = ladders[3][1];
+  const problem = JSON.stringify({ parts: sections, exercise: pattern, ...rest });
+  const input = `${problem}\n`.repeat(1000);
+  return median(
+    Array.from({ length: 3 }, () => {
+      const began = performance.now();
+      const { status } = spawnSync('npm', ['run', '--silent', 'compute', '--', 'ladder'], {
+        cwd: root,
+        input,
+        maxBuffer: 64_000_000,
+      });
+      if (status !== 0) throw new Error(`compute ended with ${status}.`);
+      return (performance.now() - began) / 1000;
+    }),
+  );
+}
+
+async function bench(): Promise<void> {
+  say(
+    `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}`,
+  );
+  say('\n| what | median |\n| --- | --- |');
+  for (const [name, problem] of ladders) {
+    say(
+      `| best ladder, ${name} (Node) | ${medianTime(200, () => bestLadder(problem)).toFixed(2)} ms |`,
+    );
+  }
+  say(`| a plan of 14 segments, whole (Node) | ${fourteenSegments().toFixed(1)} ms |`);
+  say(`| a plan of 14 segments, whole (Chromium) | ${(await inTheBrowser()).toFixed(1)} ms |`);
+  say(
+    `| 1,000 ladder problems by command line, start included | ${thousandProblems().toFixed(1)} s |`,
+  );
+  if (isBuilt(root)) {
+    for (const { page, bytes } of firstLoads(webFolder(root)).slice(0, 3)) {
+      say(
+        `| first load of ${page}, gzip (limit ${firstLoadLimit / 1000} kB) | ${Math.round(bytes / 1000)} kB |`,
+      );
+    }
+  }
+}
+
+bench().catch(endWith);

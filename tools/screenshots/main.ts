@@ -1,0 +1,137 @@
+/**
+ * npm run screenshots: current pictures of the main views from the demo data, into docs/screenshots.
+ * Look at them before they are committed.
+ */
+import { existsSync } from 'node:fs';
+import { join } from 'node:path';
+import { chromium, type Browser, type Page } from 'playwright-core';
+import { isBuilt } from '../build/built';
+import { freePort } from '../postgres/cluster';
+import { ensureDatabase } from '../postgres/database';
+import { throwawayCluster } from '../postgres/throwaway';
+import { root } from '../root';
+import { endWith, say, showing } from '../setup/say.mjs';
+import { startServer } from '../start/server';
+
+const sizes = {
+  desk: { width: 1280, height: 800 },
+  stand: { width: 1024, height: 768 },
+  hand: { width: 390, height: 844 },
+} as const;
+
+interface Picture {
+  readonly name: string;
+  readonly size: keyof typeof sizes;
+  readonly dark?: boolean;
+  readonly whole?: boolean;
+  readonly show: (page: Page) => Promise<void>;
+}
+
+const openPlan = async (page: Page, segment?: string): Promise<void> => {
+  await page.getByRole('button', { name: 'Open the plan' }).click();
+  const strip = page.getByRole('list', { name: 'Segments' });
+  await strip.waitFor();
+  if (segment) await strip.getByRole('button', { name: segment }).click();
+};
+
+const pictures: readonly Picture[] = [
+  { name: 'tonight', size: 'desk', show: () => Promise.resolve() },
+  { name: 'plan', size: 'desk', show: (page) => openPlan(page, 'Slate steps') },
+  {
+    name: 'plan-stand',
+    size: 'stand',
+    dark: true,
+    show: (page) => openPlan(page, 'Lantern chord'),
+  },
+  { name: 'plan-hand', size: 'hand', whole: true, show: (page) => openPlan(page, 'Pulley') },
+  {
+    name: 'shelf',
+    size: 'desk',
+    show: async (page) => {
+      await openPlan(page);
+      await page.keyboard.press('/');
+      await page.getByRole('region', { name: 'Shelf' }).waitFor();
+    },
+  },
+  {
+    name: 'two-versions',
+    size: 'desk',
+    show: async (page) => {
+      await openPlan(page, 'Pulley');
+      const other = await page.context().newPage();
+      await other.goto(page.url());
+      await other.getByRole('button', { name: 'Wet slate' }).click();
+      const stored = other.waitForResponse((answer) => answer.request().method() === 'PUT');
+      await other.getByRole('button', { name: 'leave out' }).click();
+      await stored;
+      await other.close();
+      await page.getByRole('button', { name: '− one key' }).click();
+      await page.getByRole('alertdialog').waitFor();
+    },
+  },
+  {
+    name: 'sheet',
+    size: 'desk',
+    whole: true,
+    show: async (page) => {
+      await openPlan(page);
+      await page.getByRole('link', { name: 'sheet for the stand' }).click();
+      await page.getByRole('button', { name: 'Print' }).waitFor();
+    },
+  },
+];
+
+async function takeOne(browser: Browser, picture: Picture, address: string): Promise<void> {
+  const context = await browser.newContext({
+    viewport: sizes[picture.size],
+    colorScheme: picture.dark ? 'dark' : 'light',
+  });
+  const page = await context.newPage();
+  await page.goto(`${address}/sign-in`);
+  await page.getByRole('button', { name: /demo director/ }).click();
+  await page.getByRole('heading', { level: 1, name: /warm-up is ready/ }).waitFor();
+  await picture.show(page);
+  // Until fonts and everything else have come.
+  await page.waitForLoadState('networkidle');
+  const path = join(root, 'docs', 'screenshots', `${picture.name}.png`);
+  await page.screenshot({ path, fullPage: picture.whole ?? false });
+  say(`docs/screenshots/${picture.name}.png`);
+  await context.close();
+}
+
+async function takeAll(only: readonly string[]): Promise<void> {
+  if (!isBuilt(root)) {
+    await showing('Building the pages', async () => {
+      const { build } = await import('../build/build');
+      await build(root);
+    });
+  }
+  const executablePath = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync);
+  if (!executablePath) throw new Error('Chromium is missing; npm test installs it.');
+  const cluster = await throwawayCluster();
+  const browser = await chromium.launch({ executablePath, args: ['--no-sandbox'] });
+  try {
+    for (const picture of pictures) {
+      if (only.length > 0 && !only.includes(picture.name)) continue;
+      // A database for each picture: what one changes, the next does not see.
+      const database = picture.name.replaceAll('-', '_');
+      await ensureDatabase(cluster.url, database);
+      const port = String(await freePort());
+      const server = await startServer(root, {
+        DATABASE_URL: cluster.url(database),
+        PORT: port,
+        LOG_LEVEL: 'warn',
+      });
+      try {
+        await takeOne(browser, picture, `http://127.0.0.1:${port}`);
+      } finally {
+        await server.stop();
+      }
+    }
+  } finally {
+    await browser.close();
+    await cluster.stop();
+  }
+}
+
+takeAll(process.argv.slice(2)).catch(endWith);
