@@ -2,6 +2,7 @@ import type { MidiNote, Semitones } from '../units';
 import type { Mode } from './mode';
 import {
   spellAlone,
+  spellInKey,
   spellKey,
   type AccidentalPreference,
   type SpelledKey,
@@ -30,6 +31,14 @@ export const tonicName = (
   mode?: Mode,
   preference?: AccidentalPreference,
 ): string => writeTonic(spellKey(tonic, mode, preference));
+
+/** The name of a note in the key on a tonic, spelled by its degree: «G♯4» in E major. */
+export const noteInKey = (
+  note: MidiNote,
+  tonic: MidiNote,
+  mode?: Mode,
+  preference?: AccidentalPreference,
+): string => writeNote(spellInKey(note, tonic, spellKey(tonic, mode, preference)));
 
 const numerals = [
   'no',

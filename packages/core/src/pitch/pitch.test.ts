@@ -4,6 +4,7 @@ import {
   intervalInWords,
   modeNames,
   modes,
+  noteInKey,
   noteName,
   semitonesInWords,
   spellInKey,
@@ -87,6 +88,8 @@ describe('words', () => {
   it('names notes on an axis, counts and intervals', () => {
     expect([60, 61, 70].map((note) => noteName(note))).toEqual(['C4', 'D♭4', 'B♭4']);
     expect(noteName(61, 'sharps')).toBe('C♯4');
+    expect(noteInKey(68, 64)).toBe('G♯4');
+    expect(noteInKey(68, 68)).toBe('A♭4');
     expect(noteName(60, 'sharps')).toBe('C4');
     expect(semitonesInWords(1)).toBe('a semitone');
     expect(semitonesInWords(2)).toBe('two semitones');

@@ -1,7 +1,7 @@
 import fc from 'fast-check';
-import { mixedChoir, type Section } from '../voices/parts';
-import { bestChordLadder, chordLadderFrom, type ChordProblem } from './chord';
-import { keyOffsets, shapes } from './shape';
+import { mixedChoir, type Section } from '../../voices/parts';
+import { bestChordLadder, chordLadderFrom, type ChordProblem } from '.';
+import { keyOffsets, shapes } from '../shape';
 
 const choir: ChordProblem = {
   sections: mixedChoir,

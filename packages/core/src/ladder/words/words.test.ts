@@ -1,8 +1,8 @@
-import { mixedChoir } from '../voices/parts';
-import { goalTonic } from './goal';
-import { bestLadder, ladderFrom } from './ladder';
-import type { Infeasible, Ladder, LadderProblem } from './problem';
-import { chosenStartInWords, infeasibleInWords, movesInWords, reasonsInWords } from './words';
+import { mixedChoir } from '../../voices/parts';
+import { goalTonic } from '../goal';
+import { bestLadder, ladderFrom } from '../ladder';
+import type { Infeasible, Ladder, LadderProblem } from '../problem';
+import { chosenStartInWords, infeasibleInWords, movesInWords, reasonsInWords } from '.';
 
 const problem = (highest: number, more: Partial<LadderProblem> = {}): LadderProblem => ({
   sections: mixedChoir,

@@ -1,0 +1,2 @@
+export * from './chordLadder';
+export * from './problem';

@@ -1,0 +1,5 @@
+export { edgesInWords } from './edges';
+export { movesInWords } from './moves';
+export { decidingInWords, reasonsInWords } from './reasons';
+export { chosenStartInWords, infeasibleInWords } from './starts';
+export { asSentences, capitalise, type Wording } from './wording';
