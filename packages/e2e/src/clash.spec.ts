@@ -29,7 +29,7 @@ async function twoWindows(browser: Parameters<typeof newPerson>[0]) {
   await second.getByRole('button', { name: '− one key' }).click();
   const panel = second.getByRole('alertdialog', { name: 'Two versions of this plan' });
   await expect(panel).toContainText('changed in another window');
-  await expect(panel.getByRole('row', { name: /Pulley/ })).toContainText('not here');
+  await expect(panel.getByRole('row', { name: /Pulley/ })).toContainText('not in it');
   return { person, evening, first, second, panel };
 }
 

@@ -74,8 +74,8 @@ export function ClashPanel({
                 <td>
                   <Name as="span">{name}</Name>
                 </td>
-                <td>{kind === 'only theirs' ? 'not here' : here.join(', ') || 'added'}</td>
-                <td>{kind === 'only mine' ? 'not here' : there.join(', ') || 'added'}</td>
+                <td>{kind === 'only theirs' ? 'not in it' : here.join(', ') || 'in it'}</td>
+                <td>{kind === 'only mine' ? 'not in it' : there.join(', ') || 'in it'}</td>
               </tr>
             ))}
           {differences.every(({ kind }) => kind === 'same') && (

@@ -1,13 +1,14 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Box } from '@chakra-ui/react';
 import type { Evening, Exercise } from '@wide-fern/contract';
 import { lengthInFigures } from '@wide-fern/core';
-import { lazy, Suspense, useMemo, useRef, useState, type ReactNode } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../app/session';
 import { MainButton } from '../../ui/MainButton';
 import { Loading } from '../../ui/states';
-import { Hidden, Label, Name, WordButton, WordLink } from '../../ui/words';
-import { Bench, type BenchActions } from './Bench';
+import { Hidden, Label, WordButton, WordLink } from '../../ui/words';
+import type { BenchActions } from './bench/actions';
+import { Bench } from './bench/Bench';
 import { ClashPanel } from './ClashPanel';
 import { planLayout } from './drawing/layout';
 import { usePageHeight, useWidth } from './drawing/useSize';
@@ -17,10 +18,13 @@ import { evaluate } from './model/evaluate';
 import type { PlanStore } from './model/planStore';
 import { clockIn, dayName, endInWords, leftInWords } from './model/words';
 import { newId } from './model/windows';
+import { NothingPlanned } from './NothingPlanned';
 import { PartSwitch } from './PartSwitch';
+import { planShortcuts } from './planShortcuts';
 import { SegmentStrip } from './SegmentStrip';
 import { ShortcutList } from './ShortcutList';
-import { letter, lettersOn, setLettersOn, useShortcuts, type Shortcut } from './useShortcuts';
+import { TitleLine } from './TitleLine';
+import { lettersOn, setLettersOn, useShortcuts } from './useShortcuts';
 
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
 const Shelf = lazy(() => import('./Shelf'));
@@ -124,52 +128,18 @@ export function PlanView({
     actions.choose({ repetitions: repetitions + count }, `${chosen} repetitions`);
   };
 
-  const editing: Shortcut[] = [
-    { keys: '[', words: 'start a semitone down', match: letter('['), act: () => startBy(-1) },
-    { keys: ']', words: 'start a semitone up', match: letter(']'), act: () => startBy(1) },
-    { keys: '-', words: 'one key or round fewer', match: letter('-'), act: () => keysBy(-1) },
-    { keys: '+', words: 'one key or round more', match: letter('+'), act: () => keysBy(1) },
-    {
-      keys: 'Shift and arrows',
-      words: 'move the segment earlier or later',
-      match: ({ key, shiftKey }) => shiftKey && (key === 'ArrowLeft' || key === 'ArrowUp'),
-      act: () => actions.moveBy(-1),
-    },
-    {
-      keys: 'u',
-      words: 'undo (the platform’s own key too)',
-      match: (event) =>
-        letter('u')(event) ||
-        ((event.ctrlKey || event.metaKey) && !event.shiftKey && event.key.toLowerCase() === 'z'),
-      act: undo,
-    },
-    {
-      keys: 'Shift and u',
-      words: 'again what was undone',
-      match: (event) =>
-        letter('U')(event) ||
-        ((event.ctrlKey || event.metaKey) && event.shiftKey && event.key.toLowerCase() === 'z'),
-      act: redo,
-    },
-    { keys: '/', words: 'shelf', match: letter('/'), act: () => setOpen('shelf') },
-  ];
-  const later: Shortcut = {
-    ...editing[4]!,
-    match: ({ key, shiftKey }) => shiftKey && (key === 'ArrowRight' || key === 'ArrowDown'),
-    act: () => actions.moveBy(1),
-  };
-  const looking: Shortcut[] = [
-    { keys: 'n', words: 'next segment', match: letter('n'), act: () => go(at + 1) },
-    { keys: 'p', words: 'previous segment', match: letter('p'), act: () => go(at - 1) },
-    {
-      keys: '?',
-      words: 'this list',
-      match: letter('?'),
-      act: () => setOpen(open === 'keys' ? 'bench' : 'keys'),
-    },
-  ];
-  const listed = mayEdit ? [...looking, ...editing] : looking;
-  useShortcuts(mayEdit ? [...listed, later] : listed, letters);
+  const shortcuts = planShortcuts({
+    mayEdit,
+    go: (by) => go(at + by),
+    startBy,
+    keysBy,
+    moveBy: actions.moveBy,
+    undo,
+    redo,
+    openShelf: () => setOpen('shelf'),
+    toggleKeys: () => setOpen(open === 'keys' ? 'bench' : 'keys'),
+  });
+  useShortcuts(shortcuts, letters);
 
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const isShelf = open === 'shelf' && mayEdit;
@@ -244,7 +214,7 @@ export function PlanView({
               <Box fontWeight={700} whiteSpace="nowrap">
                 {leftInWords(plan)}
               </Box>
-              {mayEdit && freeWidth > 112 && (
+              {mayEdit && freeWidth > 102 && (
                 <WordButton fontSize="12px" onClick={() => setOpen('shelf')}>
                   add from the shelf
                 </WordButton>
@@ -265,7 +235,7 @@ export function PlanView({
       <Box flex="1" bg="sheet" borderTopWidth={narrow ? '1px' : '2px'} borderTopColor="fern">
         {open === 'keys' && (
           <ShortcutList
-            shortcuts={listed}
+            shortcuts={shortcuts}
             letters={letters}
             onLetters={(on) => {
               setLettersOn(on);
@@ -309,83 +279,6 @@ export function PlanView({
       <Hidden>
         <span role="status">{said}</span>
       </Hidden>
-    </Box>
-  );
-}
-
-function TitleLine({
-  date,
-  place,
-  figure,
-  tooLong,
-  sentence,
-  children,
-}: {
-  readonly date: string;
-  readonly place: string;
-  readonly figure: string;
-  readonly tooLong: boolean;
-  readonly sentence: string;
-  readonly children: ReactNode;
-}) {
-  return (
-    <Flex
-      minH="48px"
-      align="center"
-      px={{ base: '16px', md: '24px' }}
-      py={{ base: '8px', md: 0 }}
-      columnGap="16px"
-      rowGap="2px"
-      wrap="wrap"
-    >
-      <Name as="h1" fontSize="24px">
-        {date}
-      </Name>
-      <Label as="span" fontSize="13px" hideBelow="xl">
-        {place}
-      </Label>
-      <Flex
-        ml={{ base: 0, lg: 'auto' }}
-        align="baseline"
-        columnGap="10px"
-        wrap="wrap"
-        role="status"
-        aria-label="Length"
-      >
-        <Box fontSize="18px" fontWeight={700} color={tooLong ? 'brick' : 'ink'}>
-          {figure}
-        </Box>
-        <Label as="span">{sentence}</Label>
-      </Flex>
-      <Flex gap="16px" align="center" ml={{ base: 0, md: 'auto', lg: 0 }}>
-        {children}
-      </Flex>
-    </Flex>
-  );
-}
-
-function NothingPlanned({
-  mayEdit,
-  minutes,
-  onShelf,
-}: {
-  readonly mayEdit: boolean;
-  readonly minutes: number;
-  readonly onShelf: () => void;
-}) {
-  return (
-    <Box px="24px" py="24px">
-      <Name as="h2" fontSize="18px">
-        {minutes} minutes are set aside, and nothing is planned in them.
-      </Name>
-      {mayEdit ? (
-        <Box mt="8px">
-          Begin with something for the body or the breath.{' '}
-          <WordButton onClick={onShelf}>open the shelf</WordButton>
-        </Box>
-      ) : (
-        <Box mt="8px">A director or deputy plans it.</Box>
-      )}
     </Box>
   );
 }

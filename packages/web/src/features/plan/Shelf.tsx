@@ -12,7 +12,7 @@ import {
 import { useMemo, useState } from 'react';
 import { Label, Name, WordButton } from '../../ui/words';
 import { keyPath, wordingFor } from './model/words';
-import { PatternFigure } from './PatternFigure';
+import { PatternFigure } from './bench/PatternFigure';
 
 /** What an exercise would be tonight: its length and its keys. */
 function preview(exercise: Exercise, tonight: Tonight, accidentals: AccidentalPreference) {
@@ -117,12 +117,7 @@ export default function Shelf({
                     </Name>
                     {isPitched(exercise.music) && (
                       <>
-                        <PatternFigure
-                          music={exercise.music}
-                          width={44}
-                          height={18}
-                          words={false}
-                        />
+                        <PatternFigure music={exercise.music} width={44} height={18} small />
                         <Box as="span" whiteSpace="nowrap">
                           {path}
                         </Box>

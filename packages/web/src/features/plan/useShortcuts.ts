@@ -5,7 +5,7 @@ export interface Shortcut {
   readonly keys: string;
   readonly words: string;
   readonly match: (event: KeyboardEvent) => boolean;
-  readonly act: () => void;
+  readonly act: (event: KeyboardEvent) => void;
 }
 
 /** A plain letter or sign, without a modifier that belongs to the platform. */
@@ -31,7 +31,7 @@ export function useShortcuts(shortcuts: readonly Shortcut[], enabled: boolean): 
       const found = shortcuts.find(({ match }) => match(event));
       if (!found) return;
       event.preventDefault();
-      found.act();
+      found.act(event);
     };
     window.addEventListener('keydown', onKey);
     return () => window.removeEventListener('keydown', onKey);

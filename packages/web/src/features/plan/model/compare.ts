@@ -1,5 +1,6 @@
 import type { Choices, PlanDocument, Segment } from '@wide-fern/contract';
 import { shapeWords, tonicName } from '@wide-fern/core';
+import { repetitionsInWords } from './words';
 
 /** How one segment stands in two versions of a plan. */
 export interface Difference {
@@ -11,9 +12,11 @@ export interface Difference {
   readonly theirs: readonly string[];
 }
 
-const chosenInWords: { readonly [K in keyof Choices]: (value: Choices[K]) => string } = {
+const chosenInWords: {
+  readonly [K in keyof Choices]: (value: Choices[K], segment: Segment) => string;
+} = {
   tempo: (value) => `tempo ${value}`,
-  repetitions: (value) => `${value} keys or rounds`,
+  repetitions: (_, segment) => repetitionsInWords(segment),
   verses: (value) => `${value} times in each key`,
   talk: (value) => `${value} s of talk`,
   demonstrate: (value) => (value ? 'sung first' : 'not sung first'),
@@ -22,11 +25,13 @@ const chosenInWords: { readonly [K in keyof Choices]: (value: Choices[K]) => str
   start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),
 };
 
-function changesBetween(one: Choices, other: Choices): string[] {
+/** What is chosen for the one segment where the other differs, in words. */
+function changesBetween(one: Segment, { choices: other }: Segment): string[] {
   return (Object.keys(chosenInWords) as (keyof Choices)[]).flatMap((name) => {
-    if (one[name] === other[name]) return [];
-    const inWords = chosenInWords[name] as (value: Choices[typeof name]) => string;
-    return [inWords(one[name])];
+    const chosen = one.choices[name];
+    if (chosen === other[name]) return [];
+    const inWords = chosenInWords[name] as (value: typeof chosen, segment: Segment) => string;
+    return [inWords(chosen, one)];
   });
 }
 
@@ -80,8 +85,8 @@ export function compare(mine: PlanDocument, theirs: PlanDocument): Difference[] 
     if (!other) return { id, name: exercise.name, kind: 'only mine', mine: [], theirs: [] };
     const place = (segments: readonly Segment[]) =>
       displaced.has(id) ? [neighbour(segments, id)] : [];
-    const here = [...place(mineShared), ...changesBetween(segment.choices, other.choices)];
-    const there = [...place(theirsShared), ...changesBetween(other.choices, segment.choices)];
+    const here = [...place(mineShared), ...changesBetween(segment, other)];
+    const there = [...place(theirsShared), ...changesBetween(other, segment)];
     const kind = here.length > 0 ? 'changed' : 'same';
     return { id, name: exercise.name, kind, mine: here, theirs: there };
   });

@@ -1,3 +1,4 @@
+import { isPitched } from '@wide-fern/core';
 import { documentOf, tonight } from '../../../testing/plans';
 import { choose } from './edits';
 import { evaluate } from './evaluate';
@@ -11,6 +12,7 @@ import {
   ladderHeading,
   leftInWords,
   strideInWords,
+  sungWords,
   timeInWords,
   wordingFor,
 } from './words';
@@ -44,6 +46,19 @@ describe('what a segment is called', () => {
     expect(path({ shape: 'outward' })).toBe('from G');
     expect(path({ repetitions: 1 })).toBe('G');
     expect(path({ start: 100 })).toBe('no key works');
+  });
+  it('joins the syllables of a line', () => {
+    const words = (id: string) => {
+      const { music } = one(id).segment.exercise;
+      return isPitched(music) ? sungWords(music) : '';
+    };
+    expect(words('slate-steps')).toBe(
+      'up the slate steps one by one and down again before the light is gone',
+    );
+    expect(words('pulley')).toBe('yah ah');
+    expect(words('narrow-hum')).toBe('on mm');
+    expect(words('open-vowels')).toBe('ee eh ah oh oo');
+    expect(words('lantern-chord')).toBe('on noo');
   });
   it('counts a breath', () => {
     const { music } = one('long-s').segment.exercise;

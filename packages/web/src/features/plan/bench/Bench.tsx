@@ -1,0 +1,130 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { choiceLimits } from '@wide-fern/contract';
+import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { Label, Name, WordButton } from '../../../ui/words';
+import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
+import { ladderHeading, sungWords, wordingFor } from '../model/words';
+import { PatternFigure } from './PatternFigure';
+import type { BenchActions } from './actions';
+import { Choosing } from './Choosing';
+import { Middle } from './Middle';
+import { Words } from './Words';
+
+/** Where the chosen segment is worked on. */
+export function Bench({
+  evaluated,
+  plan,
+  accidentals,
+  mayEdit,
+  width,
+  actions,
+}: {
+  readonly evaluated: Evaluated;
+  readonly plan: EvaluatedPlan;
+  readonly accidentals: AccidentalPreference;
+  readonly mayEdit: boolean;
+  readonly width: number;
+  readonly actions: BenchActions;
+}) {
+  const { segment } = evaluated;
+  const { exercise } = segment;
+  const wording = wordingFor(plan.document.tonight.bands, segment, accidentals);
+  const stacked = width < 860;
+  const left = stacked ? width - 32 : Math.min(336, width * 0.27);
+  const middle = stacked ? width - 32 : Math.min(480, width * 0.39);
+  return (
+    <Box
+      as="section"
+      aria-label={`Bench: ${exercise.name}`}
+      display="grid"
+      gridTemplateColumns={stacked ? '1fr' : `${left}px ${middle}px 1fr`}
+      gap={stacked ? '16px' : '28px'}
+      px={stacked ? '16px' : '24px'}
+      pt="10px"
+      pb="16px"
+    >
+      <Box>
+        <Flex align="baseline" gap="10px" wrap="wrap">
+          <Name as="h2" fontSize="18px">
+            {exercise.name}
+          </Name>
+          <Label as="span">{exercise.figure}</Label>
+        </Flex>
+        {isPitched(exercise.music) && (
+          <>
+            <PatternFigure music={exercise.music} width={left} height={46} />
+            <Label>{sungWords(exercise.music)}</Label>
+          </>
+        )}
+        <Choosing evaluated={evaluated} mayEdit={mayEdit} actions={actions} />
+      </Box>
+      <Box>
+        <Flex align="baseline" gap="12px" wrap="wrap" fontSize="13px">
+          <Box fontWeight={650}>{ladderHeading(segment)}</Box>
+          {evaluated.computed.keys.kind === 'ladder' && (
+            <Label as="span" fontSize="12px">
+              open is room, filled is none
+            </Label>
+          )}
+          {isPitched(exercise.music) && mayEdit && (
+            <Flex gap="12px" ml="auto">
+              <WordButton
+                fontSize="13px"
+                onClick={() =>
+                  actions.choose(
+                    { repetitions: segment.choices.repetitions - 1 },
+                    `${segment.id} repetitions`,
+                  )
+                }
+                disabled={segment.choices.repetitions <= choiceLimits.repetitions[0]}
+              >
+                − one key
+              </WordButton>
+              <WordButton
+                fontSize="13px"
+                onClick={() =>
+                  actions.choose(
+                    { repetitions: segment.choices.repetitions + 1 },
+                    `${segment.id} repetitions`,
+                  )
+                }
+                disabled={segment.choices.repetitions >= choiceLimits.repetitions[1]}
+              >
+                + one key
+              </WordButton>
+            </Flex>
+          )}
+        </Flex>
+        <Middle
+          evaluated={evaluated}
+          plan={plan}
+          wording={wording}
+          width={middle}
+          mayEdit={mayEdit}
+          actions={actions}
+        />
+      </Box>
+      <Box>
+        <Words
+          evaluated={evaluated}
+          tonight={plan.document.tonight}
+          wording={wording}
+          accidentals={accidentals}
+        />
+        {mayEdit && (
+          <Flex gap="16px" mt="6px" wrap="wrap">
+            <WordButton fontSize="13px" onClick={() => actions.moveBy(-1)}>
+              earlier
+            </WordButton>
+            <WordButton fontSize="13px" onClick={() => actions.moveBy(1)}>
+              later
+            </WordButton>
+            <WordButton fontSize="13px" onClick={actions.leaveOut}>
+              leave out
+            </WordButton>
+          </Flex>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,160 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { choiceLimits, type Choices } from '@wide-fern/contract';
+import { isPitched, shapes, shapeWords, type Shape } from '@wide-fern/core';
+import type { Evaluated } from '../model/evaluate';
+import { Stepper } from './Stepper';
+import type { BenchActions } from './actions';
+
+const selectStyle = {
+  background: 'var(--chakra-colors-sheet)',
+  border: '1px solid var(--chakra-colors-line)',
+  borderRadius: 3,
+  padding: '1px 2px',
+  width: 'auto',
+  fontSize: 13,
+} as const;
+
+function Choice<T extends string | number>({
+  label,
+  value,
+  options,
+  disabled,
+  onChange,
+}: {
+  readonly label: string;
+  readonly value: T;
+  readonly options: readonly (readonly [T, string])[];
+  readonly disabled: boolean;
+  readonly onChange: (value: T) => void;
+}) {
+  return (
+    <select
+      aria-label={label}
+      style={selectStyle}
+      value={value}
+      disabled={disabled}
+      onChange={(event) => onChange(options[event.currentTarget.selectedIndex]![0])}
+    >
+      {options.map(([key, word]) => (
+        <option key={key} value={key}>
+          {word}
+        </option>
+      ))}
+    </select>
+  );
+}
+
+const steps = [
+  [1, 'a semitone'],
+  [2, 'a tone'],
+  [3, '3 semitones'],
+  [4, '4 semitones'],
+  [5, '5 semitones'],
+] as const;
+
+const shortShapes: Readonly<Record<Shape, string>> = { ...shapeWords, outward: 'outward' };
+
+/** What is chosen for the segment: tempo, how many, which way, how much talk. */
+export function Choosing({
+  evaluated: { segment },
+  mayEdit,
+  actions,
+}: {
+  readonly evaluated: Evaluated;
+  readonly mayEdit: boolean;
+  readonly actions: BenchActions;
+}) {
+  const { choices, exercise } = segment;
+  const { kind } = exercise.music;
+  const pitched = isPitched(exercise.music);
+  const counted = pitched ? 'Keys' : kind === 'breath' ? 'Rounds' : 'Times';
+  const disabled = !mayEdit;
+  const set = (name: keyof Choices) => (value: number) =>
+    actions.choose({ [name]: value }, `${segment.id} ${name}`);
+  const knownStep = steps.some(([step]) => step === choices.step);
+  const stepOptions: (readonly [number, string])[] = knownStep
+    ? [...steps]
+    : [...steps, [choices.step, `${choices.step} semitones`]];
+  return (
+    <Box display="grid" gap="3px" mt="4px">
+      {kind !== 'body' && (
+        <Stepper
+          label="Tempo"
+          value={choices.tempo}
+          limits={choiceLimits.tempo}
+          step={2}
+          unit="a minute"
+          disabled={disabled}
+          onChange={set('tempo')}
+        />
+      )}
+      <Flex columnGap="12px" wrap="wrap">
+        <Stepper
+          label={counted}
+          value={choices.repetitions}
+          limits={choiceLimits.repetitions}
+          disabled={disabled}
+          onChange={(value) => set('repetitions')(Math.round(value))}
+        />
+        {pitched && (
+          <Stepper
+            label="sung"
+            name="Times sung in each key"
+            labelWidth="auto"
+            value={choices.verses}
+            limits={choiceLimits.verses}
+            unit={choices.verses === 1 ? 'time' : 'times'}
+            disabled={disabled}
+            onChange={(value) => set('verses')(Math.round(value))}
+          />
+        )}
+      </Flex>
+      {pitched && (
+        <Flex gap="6px" fontSize="13px" align="center" wrap="wrap">
+          <Box as="span" color="inkSoft" w="48px">
+            Moving
+          </Box>
+          <Choice<Shape>
+            label="Which way the keys move"
+            value={choices.shape}
+            options={shapes.map((shape) => [shape, shortShapes[shape]] as const)}
+            disabled={disabled}
+            onChange={(shape) => actions.choose({ shape }, `${segment.id} shape`)}
+          />
+          by
+          <Choice<number>
+            label="How far from key to key"
+            value={choices.step}
+            options={stepOptions}
+            disabled={disabled}
+            onChange={(step) => actions.choose({ step }, `${segment.id} step`)}
+          />
+        </Flex>
+      )}
+      <Flex columnGap="16px" wrap="wrap">
+        <Stepper
+          label="Talk"
+          value={choices.talk}
+          limits={choiceLimits.talk}
+          step={5}
+          unit="s"
+          disabled={disabled}
+          onChange={set('talk')}
+        />
+        {(pitched || kind === 'spoken') && (
+          <Flex as="label" align="center" gap="6px" fontSize="13px">
+            <input
+              type="checkbox"
+              checked={choices.demonstrate}
+              disabled={disabled}
+              onChange={(event) =>
+                actions.choose({ demonstrate: event.currentTarget.checked }, `${segment.id} show`)
+              }
+            />
+            {pitched ? 'sing it first' : 'say it first'}
+          </Flex>
+        )}
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,62 @@
+import { letter, type Shortcut } from './useShortcuts';
+
+/** What the keys of a plan can do. */
+export interface PlanActs {
+  readonly mayEdit: boolean;
+  /** To another segment, so many places on. */
+  readonly go: (by: number) => void;
+  readonly startBy: (semitones: number) => void;
+  readonly keysBy: (count: number) => void;
+  readonly moveBy: (places: number) => void;
+  readonly undo: () => void;
+  readonly redo: () => void;
+  readonly openShelf: () => void;
+  readonly toggleKeys: () => void;
+}
+
+/** The platform's own key for undo, with or without Shift. */
+const platformUndo = ({ ctrlKey, metaKey, key }: KeyboardEvent): boolean =>
+  (ctrlKey || metaKey) && key.toLowerCase() === 'z';
+
+/** Shift with an arrow, as a move earlier (−1) or later (1). */
+const arrow = ({ key, shiftKey }: KeyboardEvent): number => {
+  if (!shiftKey) return 0;
+  if (key === 'ArrowLeft' || key === 'ArrowUp') return -1;
+  return key === 'ArrowRight' || key === 'ArrowDown' ? 1 : 0;
+};
+
+/** The keys of a plan, for the list and for the listener; a reader has those that only look. */
+export function planShortcuts(acts: PlanActs): Shortcut[] {
+  const looking: Shortcut[] = [
+    { keys: 'n', words: 'next segment', match: letter('n'), act: () => acts.go(1) },
+    { keys: 'p', words: 'previous segment', match: letter('p'), act: () => acts.go(-1) },
+    { keys: '?', words: 'this list', match: letter('?'), act: acts.toggleKeys },
+  ];
+  if (!acts.mayEdit) return looking;
+  return [
+    ...looking,
+    { keys: '[', words: 'start a semitone down', match: letter('['), act: () => acts.startBy(-1) },
+    { keys: ']', words: 'start a semitone up', match: letter(']'), act: () => acts.startBy(1) },
+    { keys: '-', words: 'one key or round fewer', match: letter('-'), act: () => acts.keysBy(-1) },
+    { keys: '+', words: 'one key or round more', match: letter('+'), act: () => acts.keysBy(1) },
+    {
+      keys: 'Shift and an arrow',
+      words: 'move the segment earlier or later',
+      match: (event) => arrow(event) !== 0,
+      act: (event) => acts.moveBy(arrow(event)),
+    },
+    {
+      keys: 'u',
+      words: 'undo (the platform’s own key too)',
+      match: (event) => letter('u')(event) || (platformUndo(event) && !event.shiftKey),
+      act: acts.undo,
+    },
+    {
+      keys: 'Shift and u',
+      words: 'again what was undone',
+      match: (event) => letter('U')(event) || (platformUndo(event) && event.shiftKey),
+      act: acts.redo,
+    },
+    { keys: '/', words: 'shelf', match: letter('/'), act: acts.openShelf },
+  ];
+}

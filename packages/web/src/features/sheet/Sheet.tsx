@@ -1,0 +1,180 @@
+import { cautions } from '@wide-fern/catalogue';
+import type { Evening, PlanDocument } from '@wide-fern/contract';
+import {
+  isPitched,
+  lengthInFigures,
+  movesInWords,
+  noteInKey,
+  tonicName,
+  type AccidentalPreference,
+  type MidiNote,
+  type Sounding,
+  type Wording,
+} from '@wide-fern/core';
+import { evaluate, type Evaluated, type EvaluatedPlan } from '../plan/model/evaluate';
+import { clockIn, dayName, ladderHeading, wordingFor, type Clock } from '../plan/model/words';
+import { firstNoteOf } from './firstNote';
+
+/** A warm-up on paper: when, what, in which keys, on which notes. */
+export function Sheet({
+  evening,
+  item,
+  document,
+  paper,
+  choir,
+  timeZone,
+  accidentals,
+}: {
+  readonly evening: Evening;
+  readonly item: string;
+  readonly document: PlanDocument;
+  readonly paper: Paper;
+  readonly choir: string;
+  readonly timeZone: string;
+  readonly accidentals: AccidentalPreference;
+}) {
+  const place = evening.agenda.findIndex(({ id }) => id === item);
+  const allotted = (evening.agenda[place]?.minutes ?? 0) * 60;
+  const plan = evaluate(document, allotted);
+  const clock = clockIn(timeZone);
+  const before = evening.agenda.slice(0, place).reduce((sum, { minutes }) => sum + minutes, 0);
+  const start = Date.parse(evening.startsAt) + before * 60_000;
+  return (
+    <main className={`sheet sheet-${paper}`}>
+      <header>
+        <h1>{dayName(evening.startsAt, timeZone)}</h1>
+        <p>
+          {choir} · {evening.place} · warm-up {clock.minute(start)} to{' '}
+          {clock.second(start + Math.round(plan.total) * 1000)} · {lengthInFigures(plan.total)} of{' '}
+          {lengthInFigures(allotted)}
+        </p>
+      </header>
+      <ol>
+        {plan.segments.map((evaluated) => (
+          <SheetSegment
+            key={evaluated.segment.id}
+            evaluated={evaluated}
+            plan={plan}
+            start={start}
+            clock={clock}
+            accidentals={accidentals}
+          />
+        ))}
+      </ol>
+      <footer>
+        <p>{cautions.pain}</p>
+        {cautionsOf(plan).map(([caution, names]) => (
+          <p key={caution}>
+            <strong>{names.join(', ')}:</strong> {caution}
+          </p>
+        ))}
+      </footer>
+    </main>
+  );
+}
+
+/** Each caution once, with the exercises it belongs to; the one for all stands by itself. */
+function cautionsOf({ segments }: EvaluatedPlan): [string, string[]][] {
+  const found = new Map<string, string[]>();
+  for (const { segment } of segments) {
+    const { name } = segment.exercise;
+    for (const caution of segment.exercise.cautions) {
+      if (caution === cautions.pain) continue;
+      found.set(caution, [...new Set([...(found.get(caution) ?? []), name])]);
+    }
+  }
+  return [...found];
+}
+
+function SheetSegment({
+  evaluated,
+  plan,
+  start,
+  clock,
+  accidentals,
+}: {
+  readonly evaluated: Evaluated;
+  readonly plan: EvaluatedPlan;
+  readonly start: number;
+  readonly clock: Clock;
+  readonly accidentals: AccidentalPreference;
+}) {
+  const { segment, computed } = evaluated;
+  const { exercise, choices } = segment;
+  const { bands } = plan.document.tonight;
+  const wording = wordingFor(bands, segment, accidentals);
+  const { keys } = computed;
+  const moves = keys.kind === 'ladder' && keys.sung ? movesInWords(keys.sung, bands, wording) : [];
+  const { music } = exercise;
+  return (
+    <li>
+      <div className="sheet-when">
+        <strong>{clock.minute(start + Math.round(computed.placed.from) * 1000)}</strong>
+        <span>{lengthInFigures(computed.placed.shown)}</span>
+      </div>
+      <div>
+        <h2>
+          {exercise.name} <small>{exercise.figure}</small>
+        </h2>
+        <p>
+          <strong>{exercise.cue}</strong> {exercise.purpose}
+        </p>
+        {music.kind === 'body' && <p>{music.moves.join(' ')}</p>}
+        {music.kind === 'spoken' && <p>“{music.lines.join(' ')}”</p>}
+        <p>
+          {ladderHeading(segment)}
+          {music.kind !== 'body' && `, ${choices.tempo} a minute`}
+          {music.kind === 'breath' && `, out on ${music.outOn}`}
+          {choices.verses > 1 && isPitched(music) && `, ${choices.verses} times in each key`}.
+          {moves.length > 0 &&
+            ` ${moves.map((move) => move.charAt(0).toUpperCase() + move.slice(1)).join('. ')}.`}
+        </p>
+        {keys.kind !== 'none' && !keys.sung && <p>No key works for everyone.</p>}
+        {keys.kind !== 'none' && keys.sung && (
+          <table>
+            <thead>
+              <tr>
+                <th scope="col">Key</th>
+                {keys.sung.tonics.map((tonic, i) => (
+                  <th key={i} scope="col">
+                    {tonicName(tonic, wording.mode, accidentals)}
+                  </th>
+                ))}
+              </tr>
+            </thead>
+            <tbody>
+              {bands.map((band) => (
+                <tr key={band.id}>
+                  <th scope="row">{band.id}</th>
+                  {computed.repetitions.map(({ parts, tonic }, i) => (
+                    <td key={i}>
+                      {startingNote(
+                        parts.find(({ part }) => part === band.id),
+                        evaluated,
+                        tonic ?? 0,
+                        wording,
+                      )}
+                    </td>
+                  ))}
+                </tr>
+              ))}
+            </tbody>
+          </table>
+        )}
+      </div>
+    </li>
+  );
+}
+
+/** A part's first note in one key, spelled in that key; or that it rests. */
+function startingNote(
+  sounding: Sounding | undefined,
+  { segment }: Evaluated,
+  key: MidiNote,
+  wording: Wording,
+): string {
+  if (!sounding) return '';
+  if (sounding.does === 'rest') return 'rest';
+  const note = firstNoteOf(segment.exercise.music, sounding.tonic);
+  return noteInKey(note, key, wording.mode, wording.accidentals);
+}
