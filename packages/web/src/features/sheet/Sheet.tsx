@@ -15,6 +15,8 @@ import { evaluate, type Evaluated, type EvaluatedPlan } from '../plan/model/eval
 import { clockIn, dayName, ladderHeading, wordingFor, type Clock } from '../plan/model/words';
 import { firstNoteOf } from './firstNote';
 
+export type Paper = 'a4' | 'letter';
+
 /** A warm-up on paper: when, what, in which keys, on which notes. */
 export function Sheet({
   evening,

@@ -9,10 +9,9 @@ import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { WordLink } from '../../ui/words';
-import { Sheet } from './Sheet';
+import { Sheet, type Paper } from './Sheet';
 import './sheet.css';
 
-type Paper = 'a4' | 'letter';
 const paperKey = 'wide-fern:paper';
 
 /** A sheet for the stand: black on white, everything to lead from, on A4 or Letter. */
