@@ -4,7 +4,7 @@ import { newEvening, newPerson, saved, segment, segmentNames, storePlan } from '
 /** Lets no save of this page get out, not even while it closes: a route of the test would be gone by then. */
 const refuseSaving = (page: Page): Promise<void> =>
   page.evaluate(() => {
-    const fetch = window.fetch;
+    const fetch = window.fetch.bind(window);
     window.fetch = (input, init) =>
       init?.method === 'PUT' ? Promise.reject(new TypeError('No way out.')) : fetch(input, init);
   });

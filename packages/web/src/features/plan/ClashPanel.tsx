@@ -46,7 +46,7 @@ export function ClashPanel({
       </Name>
       <Box mb="12px">
         Nothing is lost. Look at both and choose; you can undo the choice.
-        {alike > 0 && ` ${alike} segments are the same in both.`}
+        {alike > 0 && ` ${alike} ${alike === 1 ? 'segment is' : 'segments are'} the same in both.`}
       </Box>
       <Box
         as="table"

@@ -16,7 +16,7 @@ import { Weave } from './drawing/Weave';
 import { addSegment, choose, leaveOut, moveSegment } from './model/edits';
 import { evaluate } from './model/evaluate';
 import type { PlanStore } from './model/planStore';
-import { clockIn, dayName, endInWords, leftInWords } from './model/words';
+import { clockIn, dayName, endInWords, isTooLong, leftInWords } from './model/words';
 import { newId } from './model/windows';
 import { NothingPlanned } from './NothingPlanned';
 import { PartSwitch } from './PartSwitch';
@@ -149,7 +149,7 @@ export function PlanView({
         date={dayName(evening.startsAt, timeZone)}
         place={evening.place}
         figure={`${lengthInFigures(plan.total)} of ${lengthInFigures(allotted)}`}
-        tooLong={plan.left < -0.5}
+        tooLong={isTooLong(plan)}
         sentence={endInWords(plan, start, clock)}
       >
         <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">

@@ -15,7 +15,7 @@ import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
 import type { TimeAxis } from './drawing/geometry';
 import type { Evaluated, EvaluatedPlan } from './model/evaluate';
-import { keyPath, strideInWords, wordingFor } from './model/words';
+import { isTooLong, keyPath, strideInWords, wordingFor } from './model/words';
 
 const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });
 
@@ -241,7 +241,7 @@ export function SegmentStrip({
         h="54px"
         borderTopWidth="1px"
         borderLeftWidth="2px"
-        borderLeftColor={plan.left < -0.5 ? 'brick' : 'fern'}
+        borderLeftColor={isTooLong(plan) ? 'brick' : 'fern'}
         fontSize="12px"
         pl="8px"
         pt="5px"

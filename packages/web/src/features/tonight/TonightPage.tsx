@@ -133,7 +133,12 @@ function NextEvening({
   return (
     <Box px={`${margin}px`} pt="16px" pb="24px">
       <Flex justify="space-between" gap="24px" wrap={{ base: 'wrap', md: 'nowrap' }} mb="24px">
-        <Name as="h1" fontSize={{ base: '24px', md: '34px' }} lineHeight="42px" maxW="30em">
+        <Name
+          as="h1"
+          fontSize={{ base: '24px', md: '34px' }}
+          lineHeight={{ base: '30px', md: '42px' }}
+          maxW="30em"
+        >
           {sentence}
         </Name>
         <Box flexShrink={0} textAlign={{ base: 'left', md: 'right' }}>

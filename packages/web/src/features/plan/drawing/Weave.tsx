@@ -3,7 +3,7 @@ import type { AccidentalPreference } from '@wide-fern/core';
 import { useState, type PointerEvent } from 'react';
 import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
-import { leftInWords, type Clock } from '../model/words';
+import { isTooLong, leftInWords, type Clock } from '../model/words';
 import { EveningBand } from './EveningBand';
 import { GutterLine } from './GutterLine';
 import { LaneShape } from './LaneShape';
@@ -77,7 +77,7 @@ export function Weave({
     setMoment(x >= axis.left && x <= axis.right ? axis.at(x) : undefined);
   };
   const end = axis.x(plan.total);
-  const over = plan.left < -0.5;
+  const over = isTooLong(plan);
   return (
     <svg
       width={layout.width}

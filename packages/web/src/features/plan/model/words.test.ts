@@ -83,6 +83,7 @@ describe('time in words', () => {
     );
     expect(leftInWords(plan)).toBe('12:31 free');
     expect(leftInWords(evaluate(plan.document, 120))).toBe('0:29 too long');
+    expect(endInWords(evaluate(plan.document, 120), start, clock)).toMatch(/^0:29 too long · ends/);
     expect(endInWords(evaluate(documentOf(), 900), start, clock)).toBe('nothing planned yet');
   });
   it('keeps to the choir’s zone', () => {

@@ -170,11 +170,16 @@ export function timeInWords({ segment, computed }: Evaluated): string[] {
   return [first, `${terms.filter((term) => term !== '').join(' + ')}.`];
 }
 
+/** Whether a plan takes longer than the time set aside, by the rounded clock. */
+export const isTooLong = (plan: EvaluatedPlan): boolean =>
+  Math.round(plan.total) > Math.round(plan.allotted);
+
 /** The title line's sentence: «ends 19:43:20 · likely 19:42–19:45 · on time 9 times in 10». */
 export function endInWords(plan: EvaluatedPlan, start: number, clock: Clock): string {
   if (plan.segments.length === 0) return 'nothing planned yet';
   const at = (seconds: number) => start + Math.round(seconds) * 1000;
   return [
+    ...(isTooLong(plan) ? [leftInWords(plan)] : []),
     `ends ${clock.second(at(plan.total))}`,
     `likely ${clock.minute(at(plan.likely.early))}–${clock.minute(at(plan.likely.late))}`,
     chanceInWords(plan.chanceOnTime),

@@ -1,0 +1,157 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { jest } from '@jest/globals';
+import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
+import { documentOf } from '../../../testing/plans';
+import { system } from '../../../ui/system';
+import { choose } from '../model/edits';
+import { evaluate } from '../model/evaluate';
+import type { BenchActions } from './actions';
+import { Bench } from './Bench';
+
+/** The bench of one exercise, with what is chosen for it, and what it asks to be done. */
+function showBench(id: string, { changed = {}, mayEdit = true } = {}) {
+  const plan = evaluate(choose(id, changed)(documentOf(id)), 900);
+  const actions = {
+    choose: jest.fn<BenchActions['choose']>(),
+    moveBy: jest.fn<BenchActions['moveBy']>(),
+    leaveOut: jest.fn<BenchActions['leaveOut']>(),
+  };
+  render(
+    <ChakraProvider value={system}>
+      <Bench
+        evaluated={plan.segments[0]!}
+        plan={plan}
+        accidentals="flats"
+        mayEdit={mayEdit}
+        width={1280}
+        actions={actions}
+      />
+    </ChakraProvider>,
+  );
+  return actions;
+}
+
+const button = (name: string | RegExp) => screen.getByRole('button', { name });
+
+describe('the bench', () => {
+  afterEach(cleanup);
+
+  it('says why, what the parts do, what to say and what to mind', () => {
+    showBench('slate-steps');
+    const bench = screen.getByRole('region', { name: 'Bench: Slate steps' });
+    for (const words of [
+      'Seven keys, up by semitone',
+      'Reaches the F5 that “Lanterns” needs.',
+      'Sopranos and tenors rest from A to B.',
+      'Taller, not louder, as you climb.',
+      'Nothing here should hurt.',
+      'up the slate steps one by one and down again before the light is gone',
+    ]) {
+      expect(bench.textContent).toContain(words);
+    }
+    expect(screen.getByRole('status').textContent).toContain('Best start A.');
+  });
+
+  it('marks the best start, and starts on another key when it is chosen', () => {
+    const { choose: chosen } = showBench('slate-steps');
+    expect(button('Start on A, the best start').getAttribute('aria-pressed')).toBe('true');
+    fireEvent.click(button('Start on C'));
+    expect(chosen).toHaveBeenLastCalledWith({ start: 60 }, 'slate-steps start');
+    fireEvent.click(button('Start on A, the best start'));
+    expect(chosen).toHaveBeenLastCalledWith({ start: null }, 'slate-steps start');
+  });
+
+  it('says what a start chosen by hand costs, and offers the best one', () => {
+    const { choose: chosen } = showBench('slate-steps', { changed: { start: 60 } });
+    expect(screen.getByRole('status').textContent).toMatch(/Start C costs \d+ points more than A/);
+    fireEvent.click(button('take the best, A'));
+    expect(chosen).toHaveBeenLastCalledWith({ start: null }, 'slate-steps start');
+  });
+
+  it('says when nobody can sing a start', () => {
+    showBench('pulley', { changed: { start: 100 } });
+    expect(screen.getByRole('status').textContent).toContain('Nobody can start on E');
+  });
+
+  it('reads a cell of the strip in words when it has the focus', () => {
+    showBench('narrow-hum', { changed: { start: 66 } });
+    const grid = screen.getByRole('grid');
+    const [first] = within(grid).getAllByRole('gridcell');
+    fireEvent.focus(first!);
+    fireEvent.keyDown(first!, { key: 'ArrowDown' });
+    fireEvent.keyDown(first!, { key: 'ArrowRight' });
+    const active = document.activeElement!;
+    expect(active.getAttribute('aria-label')).toMatch(/^Altos on \S+: \S+ to \S+, /);
+    expect(screen.getAllByText(active.getAttribute('aria-label')!)).toHaveLength(1);
+  });
+
+  it('steps and takes figures within their limits', () => {
+    const { choose: chosen } = showBench('narrow-hum');
+    fireEvent.click(button('Tempo: more'));
+    expect(chosen).toHaveBeenLastCalledWith({ tempo: 86 }, 'narrow-hum tempo');
+    fireEvent.click(button('− one key'));
+    expect(chosen).toHaveBeenLastCalledWith({ repetitions: 4 }, 'narrow-hum repetitions');
+    const tempo = screen.getByRole('textbox', { name: 'Tempo' });
+    fireEvent.change(tempo, { target: { value: '72,5' } });
+    fireEvent.keyDown(tempo, { key: 'Enter' });
+    expect(chosen).toHaveBeenLastCalledWith({ tempo: 72.5 }, 'narrow-hum tempo');
+    chosen.mockClear();
+    for (const wrong of ['', 'fast', '500']) {
+      fireEvent.change(tempo, { target: { value: wrong } });
+      expect(screen.getByRole('alert').textContent).toBe('Tempo: a number from 20 to 240.');
+      fireEvent.keyDown(tempo, { key: 'Enter' });
+    }
+    fireEvent.change(tempo, { target: { value: '90' } });
+    fireEvent.keyDown(tempo, { key: 'Escape' });
+    expect(chosen).not.toHaveBeenCalled();
+  });
+
+  it('changes the way, the step and whether it is sung first', () => {
+    const { choose: chosen } = showBench('narrow-hum');
+    fireEvent.change(screen.getByRole('combobox', { name: 'Which way the keys move' }), {
+      target: { value: 'outward' },
+    });
+    expect(chosen).toHaveBeenLastCalledWith({ shape: 'outward' }, 'narrow-hum shape');
+    fireEvent.change(screen.getByRole('combobox', { name: 'How far from key to key' }), {
+      target: { value: '2' },
+    });
+    expect(chosen).toHaveBeenLastCalledWith({ step: 2 }, 'narrow-hum step');
+    fireEvent.click(screen.getByRole('checkbox', { name: 'sing it first' }));
+    expect(chosen).toHaveBeenLastCalledWith({ demonstrate: true }, 'narrow-hum show');
+  });
+
+  it('moves its segment and leaves it out', () => {
+    const { moveBy, leaveOut } = showBench('coat-off');
+    fireEvent.click(button('earlier'));
+    fireEvent.click(button('later'));
+    expect(moveBy.mock.calls).toEqual([[-1], [1]]);
+    fireEvent.click(button('leave out'));
+    expect(leaveOut).toHaveBeenCalledTimes(1);
+  });
+
+  it('shows breath, words, moves and chords in their own way', () => {
+    showBench('long-s');
+    expect(screen.getByRole('img', { name: 'The breath, round by round' })).toBeTruthy();
+    expect(screen.getByText(/each round out 2 longer/)).toBeTruthy();
+    cleanup();
+    showBench('wet-slate');
+    expect(screen.getByText(/Pale dripping gutters/)).toBeTruthy();
+    cleanup();
+    showBench('coat-off');
+    expect(screen.getAllByRole('listitem')).toHaveLength(5);
+    cleanup();
+    showBench('lantern-chord', { changed: { start: 64, repetitions: 1 } });
+    // The third of E is a G sharp, whatever the axis prefers.
+    expect(screen.getByRole('table').textContent).toMatch(/G♯/);
+    expect(screen.getByRole('table').textContent).not.toMatch(/A♭/);
+  });
+
+  it('offers a reader nothing to change', () => {
+    showBench('slate-steps', { mayEdit: false });
+    expect(screen.queryByRole('button', { name: 'leave out' })).toBeNull();
+    expect(screen.queryByRole('button', { name: '+ one key' })).toBeNull();
+    for (const field of screen.getAllByRole('textbox')) {
+      expect((field as HTMLInputElement).disabled).toBe(true);
+    }
+  });
+});
