@@ -5,7 +5,7 @@ import supertest from 'supertest';
 import { createApp } from '../app';
 import { testDatabase } from '../testing/database';
 import { keptLog, password, signUp, testApp } from '../testing/people';
-import { Account, AccountSession } from './account.entity';
+import { Account, AccountSession, Attempt } from './account.entity';
 
 const database = testDatabase();
 
@@ -93,6 +93,21 @@ describe('accounts', () => {
     const stopped = await guess(app).expect(429);
     expect(errorBody.parse(stopped.body).error.code).toBe('too_many_attempts');
     await supertest(other).post('/api/session').send({ email: person.email, password }).expect(429);
+  });
+
+  it('may try again when the quarter of an hour is over', async () => {
+    const person = await signUp(app);
+    const attempt = (secret: string) =>
+      supertest(app).post('/api/session').send({ email: person.email, password: secret });
+    for (let i = 0; i < 10; i += 1) await attempt('a guess').expect(401);
+    await attempt(password).expect(429);
+    await database.orm.em.fork().nativeUpdate(Attempt, {}, { resetsAt: new Date(0) });
+    await attempt(password).expect(200);
+    // Success is not counted: ten more guesses are let through before it stops again.
+    for (let i = 0; i < 10; i += 1) await attempt('a guess').expect(401);
+    await attempt('a guess').expect(429);
+    // The address is counted too, and other tests of this file come from the same one.
+    await database.orm.em.fork().nativeDelete(Attempt, {});
   });
 
   it('sign out here, and everywhere', async () => {

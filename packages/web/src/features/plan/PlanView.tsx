@@ -13,12 +13,14 @@ import { ClashPanel } from './ClashPanel';
 import { planLayout } from './drawing/layout';
 import { usePageHeight, useWidth } from './drawing/useSize';
 import { Weave } from './drawing/Weave';
+import { itemTime } from './model/agenda';
 import { addSegment, choose, leaveOut, moveSegment } from './model/edits';
 import { evaluate } from './model/evaluate';
 import type { PlanStore } from './model/planStore';
 import { clockIn, dayName, endInWords, isTooLong, leftInWords } from './model/words';
 import { newId } from './model/windows';
 import { NothingPlanned } from './NothingPlanned';
+import { ShelfAway } from './ShelfAway';
 import { PartSwitch } from './PartSwitch';
 import { planShortcuts } from './planShortcuts';
 import { SegmentStrip } from './SegmentStrip';
@@ -27,7 +29,7 @@ import { TitleLine } from './TitleLine';
 import { lettersOn, setLettersOn, useShortcuts } from './useShortcuts';
 
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
-const Shelf = lazy(() => import('./Shelf'));
+const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: ShelfAway })));
 
 /** Below this width one band is shown at a time. */
 const narrowBelow = 700;
@@ -54,16 +56,9 @@ export function PlanView({
   const width = useWidth(frame);
   const pageHeight = usePageHeight();
 
-  const agenda = evening.agenda.find(({ id }) => id === item);
-  const allotted = (agenda?.minutes ?? 0) * 60;
+  const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
   const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
   const clock = useMemo(() => clockIn(timeZone), [timeZone]);
-  const before = evening.agenda.slice(
-    0,
-    evening.agenda.findIndex(({ id }) => id === item),
-  );
-  const start =
-    Date.parse(evening.startsAt) + before.reduce((sum, { minutes }) => sum + minutes, 0) * 60_000;
 
   const narrow = width < narrowBelow;
   const { bands } = document.tonight;
@@ -271,7 +266,7 @@ export function PlanView({
           ) : (
             <NothingPlanned
               mayEdit={mayEdit}
-              minutes={agenda?.minutes ?? 0}
+              minutes={allotted / 60}
               onShelf={() => setOpen('shelf')}
             />
           ))}

@@ -11,6 +11,7 @@ import {
   type Sounding,
   type Wording,
 } from '@wide-fern/core';
+import { itemTime } from '../plan/model/agenda';
 import { evaluate, type Evaluated, type EvaluatedPlan } from '../plan/model/evaluate';
 import { clockIn, dayName, ladderHeading, wordingFor, type Clock } from '../plan/model/words';
 import { firstNoteOf } from './firstNote';
@@ -35,12 +36,9 @@ export function Sheet({
   readonly timeZone: string;
   readonly accidentals: AccidentalPreference;
 }) {
-  const place = evening.agenda.findIndex(({ id }) => id === item);
-  const allotted = (evening.agenda[place]?.minutes ?? 0) * 60;
+  const { start, allotted } = itemTime(evening, item);
   const plan = evaluate(document, allotted);
   const clock = clockIn(timeZone);
-  const before = evening.agenda.slice(0, place).reduce((sum, { minutes }) => sum + minutes, 0);
-  const start = Date.parse(evening.startsAt) + before * 60_000;
   return (
     <main className={`sheet sheet-${paper}`}>
       <header>

@@ -12,6 +12,7 @@ import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Label, Name, WordLink } from '../../ui/words';
 import { useWidth } from '../plan/drawing/useSize';
+import { itemTime } from '../plan/model/agenda';
 import { evaluate, type EvaluatedPlan } from '../plan/model/evaluate';
 import { clockIn, dayName, endInWords, wordingFor } from '../plan/model/words';
 import { DateRow } from './DateRow';
@@ -104,9 +105,8 @@ function NextEvening({
   const clock = useMemo(() => clockIn(choir.timeZone), [choir.timeZone]);
   const plan = useMemo(() => {
     if (!evening.data || stored.data === undefined) return undefined;
-    const minutes = evening.data.agenda.find(({ id }) => id === item)?.minutes ?? 0;
     const empty = { schema: 1 as const, tonight: evening.data.tonight, segments: [] };
-    return evaluate(stored.data?.document ?? empty, minutes * 60);
+    return evaluate(stored.data?.document ?? empty, itemTime(evening.data, item).allotted);
   }, [evening.data, stored.data, item]);
 
   const error = evening.error ?? stored.error;
@@ -121,13 +121,7 @@ function NextEvening({
 
   const when = whenInWords(summary.startsAt, Date.now(), choir.timeZone);
   const { sentence, act } = readiness(when, plan, choir.accidentals);
-  const { agenda } = evening.data;
-  const before = agenda.slice(
-    0,
-    agenda.findIndex(({ id }) => id === item),
-  );
-  const start =
-    Date.parse(summary.startsAt) + before.reduce((sum, { minutes }) => sum + minutes, 0) * 60_000;
+  const { start } = itemTime(evening.data, item);
   const moves = movesBySegment(plan, choir.accidentals);
   const margin = width < 700 ? 16 : 40;
   return (
