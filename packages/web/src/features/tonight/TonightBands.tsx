@@ -11,6 +11,7 @@ import type { EvaluatedPlan } from '../plan/model/evaluate';
 import { keyPath, leftInWords, strideInWords, wordingFor, type Clock } from '../plan/model/words';
 import { lengthInFigures } from '@wide-fern/core';
 import { decidingNeed } from '../plan/model/needs';
+import { nameLines } from './nameLines';
 import { SvgText } from '../../ui/SvgText';
 
 const rows = { clock: 10, evening: 16, eveningEnd: 62, fanEnd: 86, names: 86, lane: 134 } as const;
@@ -93,28 +94,37 @@ export function TonightBands({
         const wording = wordingFor(bands, segment, accidentals);
         const path = keyPath(computed.keys, wording) || strideInWords(segment);
         const length = lengthInFigures(computed.placed.shown);
-        const nameSize = [15, 13].find((size) => room > name.length * size * 0.55 + 10);
+        const { size, lines } = nameLines(name, room);
+        // Two lines of name leave one for the length.
+        const foot = rows.names + (lines.length > 1 ? 42 : 38);
         return (
           <g key={segment.id}>
             <title>{`${name}, ${length}`}</title>
             <line x1={to} x2={to} y1={rows.names} y2={bottom} stroke={color('line')} />
-            {nameSize && (
-              <SvgText x={from + 7} y={rows.names + 20} size={nameSize} isName ink="ink">
-                {name}
+            {lines.map((line, i) => (
+              <SvgText
+                key={line}
+                x={from + 7}
+                y={rows.names + (lines.length > 1 ? 14 + i * 14 : 20)}
+                size={size}
+                isName
+                ink="ink"
+              >
+                {line}
               </SvgText>
-            )}
-            {room > path.length * 6 + length.length * 6 + 20 ? (
+            ))}
+            {lines.length < 2 && room > path.length * 6 + length.length * 6 + 20 ? (
               <>
-                <SvgText x={from + 7} y={rows.names + 38}>
+                <SvgText x={from + 7} y={foot}>
                   {path}
                 </SvgText>
-                <SvgText x={to - 7} y={rows.names + 38} textAnchor="end">
+                <SvgText x={to - 7} y={foot} textAnchor="end">
                   {length}
                 </SvgText>
               </>
             ) : (
               room > 34 && (
-                <SvgText x={from + 7} y={rows.names + 38}>
+                <SvgText x={from + 7} y={foot}>
                   {length}
                 </SvgText>
               )
