@@ -1,9 +1,17 @@
-import { QueryClient, queryOptions } from '@tanstack/react-query';
+import { QueryCache, QueryClient, queryOptions } from '@tanstack/react-query';
 import type { Choir, Evening, EveningSummary, Member, Plan, Session } from '@wide-fern/contract';
 import { ApiError, ask } from './client';
 
 /** The server's state as the pages hold it. */
-export const queryClient = new QueryClient({
+export const queryClient: QueryClient = new QueryClient({
+  queryCache: new QueryCache({
+    onError: (error) => {
+      // The session has ended: whoever goes to another page is asked to sign in.
+      if (error instanceof ApiError && error.status === 401) {
+        queryClient.removeQueries({ queryKey: ['session'] });
+      }
+    },
+  }),
   defaultOptions: {
     queries: {
       // An error that will not pass is shown at once.

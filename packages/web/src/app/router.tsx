@@ -7,10 +7,9 @@ import {
   type LoaderFunction,
 } from 'react-router';
 import { messageOf } from '../api/client';
-import { choirQuery, queryClient, sessionQuery } from '../api/queries';
 import { Failed, Loading } from '../ui/states';
 import { WordLink } from '../ui/words';
-import { chosenChoir } from './session';
+import { gate, whoIsHere } from './session';
 
 /** A page that is fetched when it is first opened. */
 const page = (load: () => Promise<{ default: ComponentType }>) => async () => ({
@@ -19,16 +18,12 @@ const page = (load: () => Promise<{ default: ComponentType }>) => async () => ({
 
 /** Only whoever is signed in and belongs to a choir goes on; the address is kept for afterwards. */
 const signedInOnly: LoaderFunction = async ({ request }) => {
-  const session = await queryClient.ensureQueryData(sessionQuery);
-  const choir = chosenChoir(session);
+  const here = await whoIsHere();
+  if (here === 'no choir') return redirect('/no-choir');
+  if (here !== 'nobody') return here;
   const { pathname, search } = new URL(request.url);
-  if (!session.account) {
-    const back = pathname === '/' ? '' : `?to=${encodeURIComponent(pathname + search)}`;
-    return redirect(`/sign-in${back}`);
-  }
-  if (!choir) return redirect('/no-choir');
-  await queryClient.ensureQueryData(choirQuery(choir.id));
-  return null;
+  const back = pathname === '/' ? '' : `?to=${encodeURIComponent(pathname + search)}`;
+  return redirect(`/sign-in${back}`);
 };
 
 function Broken() {
@@ -59,6 +54,7 @@ export const router = createBrowserRouter([
       { path: '/sign-up', lazy: page(() => import('../features/account/SignUpPage')) },
       { path: '/no-choir', lazy: page(() => import('../features/account/NoChoirPage')) },
       {
+        id: gate,
         loader: signedInOnly,
         // What one page shows never depends on another's loader.
         shouldRevalidate: () => true,

@@ -10,9 +10,10 @@ export function SignOutWords({ everywhere = false }: { readonly everywhere?: boo
   const navigate = useNavigate();
   const signOut = useMutation({
     mutationFn: () => ask<void>(everywhere ? '/sessions' : '/session', { method: 'DELETE' }),
-    onSuccess: () => {
+    onSuccess: async () => {
+      // The page goes first: it still shows what is then forgotten.
+      await navigate('/sign-in', { replace: true });
       queryClient.clear();
-      void navigate('/sign-in', { replace: true });
     },
   });
   return (

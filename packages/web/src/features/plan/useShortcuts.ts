@@ -1,4 +1,4 @@
-import { useEffect } from 'react';
+import { useLayoutEffect } from 'react';
 
 /** What a key does, by its name; the list is shown by «?». */
 export interface Shortcut {
@@ -23,7 +23,8 @@ function isTyping(target: EventTarget | null): boolean {
 
 /** Listens for shortcuts while the page is open. Letters never fire while a field has the focus. */
 export function useShortcuts(shortcuts: readonly Shortcut[], enabled: boolean): void {
-  useEffect(() => {
+  // Before the page is painted: what is seen can already be steered.
+  useLayoutEffect(() => {
     const onKey = (event: KeyboardEvent) => {
       if (event.defaultPrevented || isTyping(event.target)) return;
       const platform = event.ctrlKey || event.metaKey;

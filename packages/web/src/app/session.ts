@@ -1,0 +1,53 @@
+import type { Role, Session } from '@wide-fern/contract';
+import { useRouteLoaderData } from 'react-router';
+import { choirQuery, queryClient, sessionQuery } from '../api/queries';
+
+/** The signed-in person and the choir in use; pages below the session gate always have both. */
+export interface Here {
+  readonly account: NonNullable<Session['account']>;
+  readonly choir: {
+    readonly id: string;
+    readonly name: string;
+    readonly role: Role;
+    readonly timeZone: string;
+    readonly accidentals: 'flats' | 'sharps';
+  };
+  readonly choirs: Session['choirs'];
+  readonly mayEdit: boolean;
+}
+
+/** The name under which the gate's answer is found by the pages below it. */
+export const gate = 'gate';
+
+const chosenChoirKey = 'wide-fern:choir';
+
+/** Remembers which choir is in use on this device. */
+export const rememberChoir = (id: string): void => localStorage.setItem(chosenChoirKey, id);
+
+/** The choir in use: the one last chosen on this device, else the first. */
+function chosenChoir(session: Session): Session['choirs'][number] | undefined {
+  const remembered = localStorage.getItem(chosenChoirKey);
+  return session.choirs.find(({ id }) => id === remembered) ?? session.choirs[0];
+}
+
+/** Who is here, in which choir; or that nobody is signed in, or belongs to none. */
+export async function whoIsHere(): Promise<Here | 'nobody' | 'no choir'> {
+  const session = await queryClient.ensureQueryData({ ...sessionQuery, revalidateIfStale: true });
+  const { account, choirs } = session;
+  if (!account) return 'nobody';
+  const membership = chosenChoir(session);
+  if (!membership) return 'no choir';
+  const { role } = membership;
+  const choir = await queryClient.ensureQueryData(choirQuery(membership.id));
+  return { account, choirs, choir: { ...choir, role }, mayEdit: role !== 'reader' };
+}
+
+/**
+ * Who is here, as the gate found it when the page was opened. A session that ends meanwhile does not
+ * take the page away; what is asked for then says that one has to sign in.
+ */
+export function useHere(): Here {
+  const here = useRouteLoaderData<Here>(gate);
+  if (!here) throw new Error('This page is not below the session gate.');
+  return here;
+}
