@@ -11,5 +11,5 @@ export * from './pitch';
 export * from './plan';
 export * from './timing';
 export * from './units';
-export * from './voices/comfort';
-export * from './voices/parts';
+export * from './voices';
+export * from './roster';

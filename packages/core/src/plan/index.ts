@@ -1,2 +1,3 @@
 export * from './plan';
 export * from './segment';
+export * from './change';

@@ -22,14 +22,25 @@ interface Run {
   readonly meanCount: number;
 }
 
-/** How many of the ranges hold each note from the lowest to the highest of them. */
-function countAtEachNote(ranges: readonly PitchRange[]): { lowest: MidiNote; counts: number[] } {
-  const lowest = Math.min(...ranges.map(([low]) => low));
-  const highest = Math.max(...ranges.map(([, high]) => high));
-  const counts = Array.from(
-    { length: highest - lowest + 1 },
-    (_, i) => ranges.filter(([low, high]) => low <= lowest + i && lowest + i <= high).length,
-  );
+/** How many ranges hold each note: counts[i] for the note lowest + i. */
+export interface NoteCounts {
+  readonly lowest: MidiNote;
+  readonly counts: readonly number[];
+}
+
+/** How many of the ranges hold each note from the lowest to the highest of them; no counts for no ranges. */
+export function countAtEachNote(ranges: readonly PitchRange[]): NoteCounts {
+  if (ranges.length === 0) return { lowest: 0, counts: [] };
+  const lowest = ranges.reduce((least, [low]) => Math.min(least, low), Infinity);
+  const highest = ranges.reduce((most, [, high]) => Math.max(most, high), -Infinity);
+  // Each range adds one from its lowest note on and takes it away after its highest.
+  const steps = new Array<number>(highest - lowest + 2).fill(0);
+  for (const [low, high] of ranges) {
+    steps[low - lowest]! += 1;
+    steps[high - lowest + 1]! -= 1;
+  }
+  let sounding = 0;
+  const counts = steps.slice(0, -1).map((step) => (sounding += step));
   return { lowest, counts };
 }
 
@@ -61,10 +72,14 @@ function bestRun(runs: readonly Run[]): Run | undefined {
   }, undefined);
 }
 
+/** How many of so many singers make up a share: 17 of 20 at 0.85, 10 of 11. At least one. */
+export const singersWanted = (singers: number, share: number): number =>
+  // The small allowance keeps 17 of 20 at 0.85 in, whatever the binary fraction.
+  Math.max(1, Math.ceil(share * singers - 1e-9));
+
 function commonRange(ranges: readonly PitchRange[], share: number): [PitchRange, boolean] {
   const { lowest, counts } = countAtEachNote(ranges);
-  // The small allowance keeps 17 of 20 at 0.85 in, whatever the binary fraction.
-  const enough = share * ranges.length - 1e-9;
+  const enough = singersWanted(ranges.length, share);
   const suiting = bestRun(runsAtLeast(lowest, counts, enough));
   if (suiting) return [suiting.range, true];
   const most = bestRun(runsAtLeast(lowest, counts, Math.max(...counts)));

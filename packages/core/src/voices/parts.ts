@@ -15,15 +15,64 @@ export interface PartName {
   readonly many: string;
 }
 
+/** The end of its range by which a part is told from its neighbours. */
+export const rangeEnds = ['top', 'bottom'] as const;
+export type RangeEnd = (typeof rangeEnds)[number];
+
+/** A part of a choir, with the figures it has while nobody is on record. */
+export interface ChoirPart extends Section, PartName {
+  /** The telling end, when a part is suggested for a singer. */
+  readonly end: RangeEnd;
+  /** Where the change of register usually lies; a zone to mark, never a rule. */
+  readonly change: PitchRange;
+}
+
 /**
  * The parts of a mixed choir and their usual figures, for a section with no singers on record.
  * Comfort and reach of an amateur section; an estimate for comparing, never a rule for a person.
+ * Changes of register after Miller, The Structure of Singing (1986), rounded.
  */
-export const mixedChoir: readonly (Section & PartName)[] = [
-  { id: 'S', one: 'soprano', many: 'sopranos', comfort: [62, 79], reach: [59, 81], octave: 0 },
-  { id: 'A', one: 'alto', many: 'altos', comfort: [57, 74], reach: [53, 76], octave: 0 },
-  { id: 'T', one: 'tenor', many: 'tenors', comfort: [50, 67], reach: [47, 69], octave: -12 },
-  { id: 'B', one: 'bass', many: 'basses', comfort: [43, 62], reach: [40, 64], octave: -12 },
+export const mixedChoir: readonly ChoirPart[] = [
+  {
+    id: 'S',
+    one: 'soprano',
+    many: 'sopranos',
+    comfort: [62, 79],
+    reach: [59, 81],
+    octave: 0,
+    end: 'top',
+    change: [76, 78],
+  },
+  {
+    id: 'A',
+    one: 'alto',
+    many: 'altos',
+    comfort: [57, 74],
+    reach: [53, 76],
+    octave: 0,
+    end: 'bottom',
+    change: [65, 76],
+  },
+  {
+    id: 'T',
+    one: 'tenor',
+    many: 'tenors',
+    comfort: [50, 67],
+    reach: [47, 69],
+    octave: -12,
+    end: 'top',
+    change: [62, 67],
+  },
+  {
+    id: 'B',
+    one: 'bass',
+    many: 'basses',
+    comfort: [43, 62],
+    reach: [40, 64],
+    octave: -12,
+    end: 'bottom',
+    change: [57, 62],
+  },
 ];
 
 /** The name of a part in a sentence; one that is not known is called by its letters. */

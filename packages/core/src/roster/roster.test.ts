@@ -1,0 +1,156 @@
+import fc from 'fast-check';
+import { arrangements, mixedChoir, singerStates } from '../voices';
+import {
+  bareCell,
+  guardCell,
+  guessColumns,
+  looksLikeHeadings,
+  partInText,
+  readRosterRow,
+  writeRoster,
+  writtenColumns,
+  type RosterColumn,
+  type RosterSinger,
+} from '.';
+
+const reading = {
+  columns: ['name', 'part', 'easyFrom', 'easyTo'] as (RosterColumn | null)[],
+  naming: 'octaves' as const,
+  parts: mixedChoir,
+};
+const problems = (cells: string[], columns = reading.columns) => {
+  const row = readRosterRow(cells, { ...reading, columns });
+  return row.kind === 'faulty' ? row.problems.map(({ column }) => column) : [];
+};
+
+describe('headings', () => {
+  it('are known by their usual words', () => {
+    expect(guessColumns(['Nachname', 'Vorname', 'Stimme', 'Shoe size', 'voice'])).toEqual([
+      'name',
+      'firstName',
+      'part',
+      null,
+      null,
+    ]);
+    expect(looksLikeHeadings(['Name', 'Part'])).toBe(true);
+    expect(looksLikeHeadings(['Noor', 'S'])).toBe(false);
+    expect(looksLikeHeadings(['Singer'])).toBe(true);
+  });
+});
+
+describe('parts in lists', () => {
+  const eight = arrangements.find(({ id }) => id === 'mixed-eight')!.parts;
+  it('are found by letter, name and usual word', () => {
+    for (const text of ['S', 's', 'Soprano', 'sopranos', 'Sopran']) {
+      expect([text, partInText(text, mixedChoir)?.id]).toEqual([text, 'S']);
+    }
+    for (const text of ['A2', 'a 2', 'Alt II', 'alto 2', 'second alto', '2. Alt']) {
+      expect([text, partInText(text, eight)?.id]).toEqual([text, 'A2']);
+    }
+    expect(partInText('Bariton', mixedChoir)?.id).toBe('B');
+  });
+  it('are not guessed where several would do', () => {
+    expect(partInText('soprano', eight)).toBeUndefined();
+    expect(partInText('', mixedChoir)).toBeUndefined();
+    expect(partInText('kazoo', mixedChoir)).toBeUndefined();
+  });
+});
+
+describe('a row', () => {
+  it('becomes a singer', () => {
+    expect(readRosterRow(['Noor Haddadin', 'soprano', 'E♭4', 'E5'], reading)).toEqual({
+      kind: 'singer',
+      singer: {
+        name: 'Noor Haddadin',
+        part: 'S',
+        also: [],
+        comfort: [63, 76],
+        reach: [63, 76],
+        lightTop: null,
+        states: [],
+        onLeave: false,
+        notes: '',
+      },
+    });
+    expect(problems(['Ash', 'B', '', ''])).toEqual([]);
+  });
+  it('says of each cell what is wrong with it', () => {
+    expect(problems(['', 'X', 'C', 'C9'])).toEqual(['name', 'part', 'easyFrom']);
+    expect(problems(['Ash', 'B', 'G2', ''])).toEqual(['easyTo']);
+    expect(problems(['Ash', 'B', 'G2', 'C6'])).toContain('easyTo');
+    expect(problems(['Ash', 'S', 'G5', 'D4'])).toContain('easyFrom');
+    expect(problems(['x'.repeat(81), 'S'])).toEqual(['name']);
+    const more: RosterColumn[] = ['name', 'part', 'also', 'state', 'leave', 'notes'];
+    expect(problems(['Ash', 'S', 'A, kazoo', 'sleepy', 'perhaps', 'n'.repeat(1001)], more)).toEqual(
+      ['also', 'state', 'leave', 'notes'],
+    );
+  });
+  it('joins a name from two cells and reads lists of parts and states', () => {
+    const columns: RosterColumn[] = ['name', 'firstName', 'part', 'also', 'state', 'leave'];
+    const row = readRosterRow(['Tarn', 'Ash', 'B', 'T / B', 'tired; changing voice', 'ja'], {
+      ...reading,
+      columns,
+    });
+    expect(row).toMatchObject({
+      singer: { name: 'Ash Tarn', also: ['T'], states: ['tired', 'changing'], onLeave: true },
+    });
+  });
+});
+
+describe('cells', () => {
+  it('that a spreadsheet would take for a formula are guarded, and come back as they were', () => {
+    expect(guardCell('=1+1')).toBe("'=1+1");
+    expect(guardCell("O'Hara")).toBe("O'Hara");
+    fc.assert(
+      fc.property(
+        fc.string().map((text) => `${text.slice(0, 1)}${text}`),
+        fc.constantFrom('', '=', '@', '-', "'", "''=", "'+"),
+        (text, start) => {
+          expect(bareCell(guardCell(start + text))).toBe(start + text);
+          expect(guardCell(start + text)).not.toMatch(/^[=+\-@\t\r]/);
+        },
+      ),
+    );
+  });
+});
+
+describe('a roster that is written', () => {
+  const text = (most: number) =>
+    fc.string({ maxLength: most, unit: 'grapheme' }).map((one) => one.trim());
+  const singer = fc
+    .record({
+      part: fc.constantFrom(...mixedChoir),
+      inset: fc.tuple(fc.nat(4), fc.nat(4), fc.nat(3), fc.nat(3)),
+      checked: fc.boolean(),
+      light: fc.boolean(),
+      name: text(20).map((one) => one || 'Ash'),
+      notes: text(40),
+      also: fc.subarray(mixedChoir.map(({ id }) => id)),
+      states: fc.subarray([...singerStates]),
+      onLeave: fc.boolean(),
+    })
+    .map(({ part, inset, checked, light, also, ...rest }): RosterSinger => {
+      const [a, b, c, d] = inset;
+      const [low, high] = part.comfort;
+      return {
+        ...rest,
+        part: part.id,
+        also: also.filter((id) => id !== part.id),
+        comfort: checked ? [low + a, high - b] : null,
+        reach: checked ? [low + a - c, high - b + d] : null,
+        lightTop: checked && light ? high + d : null,
+      };
+    });
+  it('gives the same singers when it is read back', () => {
+    fc.assert(
+      fc.property(fc.array(singer, { maxLength: 6 }), (singers) => {
+        const [headings, ...rows] = writeRoster(singers);
+        expect(guessColumns(headings!)).toEqual(writtenColumns);
+        const columns = guessColumns(headings!);
+        expect(rows.map((row) => readRosterRow(row, { ...reading, columns }))).toEqual(
+          singers.map((one) => ({ kind: 'singer', singer: one })),
+        );
+      }),
+    );
+  });
+});
