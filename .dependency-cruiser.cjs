@@ -22,6 +22,7 @@ module.exports = {
       ['^packages/contract/', '^packages/core/'],
       'The catalogue is data checked by the contract.',
     ),
+    only('sound-to-core', '^packages/sound/', ['^packages/core/'], 'Sound knows the core.'),
     only(
       'server-arrows',
       '^packages/server/',
@@ -31,8 +32,8 @@ module.exports = {
     only(
       'web-arrows',
       '^packages/web/',
-      ['^packages/contract/', '^packages/core/', '^packages/catalogue/'],
-      'The pages know contract, core and catalogue, never the server.',
+      ['^packages/contract/', '^packages/core/', '^packages/catalogue/', '^packages/sound/'],
+      'The pages know contract, core, catalogue and sound, never the server.',
     ),
     {
       name: 'core-without-packages',

@@ -26,6 +26,7 @@ export default {
         '<rootDir>/packages/core',
         '<rootDir>/packages/contract',
         '<rootDir>/packages/catalogue',
+        '<rootDir>/packages/sound',
       ],
       testMatch: ['**/*.test.ts'],
     },

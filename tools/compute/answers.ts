@@ -1,8 +1,10 @@
+import { readFile } from 'node:fs/promises';
 import {
   breathTimeSchema,
   comfortProblemSchema,
   ladderProblemSchema,
   patternTimeSchema,
+  suggestPartSchema,
   type z,
 } from '@wide-fern/contract';
 import {
@@ -10,11 +12,13 @@ import {
   breathSeconds,
   infeasibleInWords,
   patternSeconds,
+  possibleParts,
   reasonsInWords,
   sectionComfort,
   type LadderProblem,
   type SingerRange,
 } from '@wide-fern/core';
+import { listenTo, readWav } from '@wide-fern/sound';
 
 /** The answer to one problem; it may throw with a message for the person who sent it. */
 type Answer = (problem: unknown) => unknown;
@@ -68,6 +72,15 @@ const comfort: Answer = (input) => {
   };
 };
 
+const suggestPart: Answer = (input) => {
+  const { comfort: own, parts } = suggestPartSchema.parse(input);
+  const possible = possibleParts(own, parts);
+  return {
+    suggested: possible[0].part,
+    possible: possible.map(({ part, score }) => ({ part, score })),
+  };
+};
+
 const time: Answer = (input) => {
   const isBreath = typeof input === 'object' && input !== null && 'rounds' in input;
   return {
@@ -78,4 +91,31 @@ const time: Answer = (input) => {
 };
 
 /** What the command line can be asked, by its word. */
-export const answers: Readonly<Record<string, Answer>> = { ladder, comfort, time };
+export const answers: Readonly<Record<string, Answer>> = {
+  ladder,
+  comfort,
+  'suggest-part': suggestPart,
+  time,
+};
+
+/** The answer to a question about a file. */
+type FileAnswer = (path: string) => Promise<unknown>;
+
+const rounded = (value: number, places: number): number => Number(value.toFixed(places));
+
+const pitch: FileAnswer = async (path) => {
+  const bytes = await readFile(path).catch(() => {
+    throw new Error(`There is no file ${path} that could be read.`);
+  });
+  const frames = listenTo(readWav(bytes)).map(({ seconds, hertz, midi, cents, clarity }) => ({
+    seconds: rounded(seconds, 4),
+    hertz: hertz === null ? null : rounded(hertz, 3),
+    midi,
+    cents,
+    clarity: rounded(clarity, 4),
+  }));
+  return { frames };
+};
+
+/** What can be asked about a file, by its word. */
+export const fileAnswers: Readonly<Record<string, FileAnswer>> = { pitch };

@@ -1,14 +1,19 @@
 import { spawnSync } from 'node:child_process';
+import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
+import { seeded, singNote, writeWav } from '@wide-fern/sound';
 
 const main = join(dirname(fileURLToPath(import.meta.url)), 'main.ts');
 
 /** Runs the command line as a person would: problems in, answers out. */
-function compute(word: string, lines: readonly string[]) {
-  const { status, stdout, stderr } = spawnSync(process.execPath, ['--import', 'tsx', main, word], {
+function compute(word: string, lines: readonly string[], file?: string) {
+  const asked = ['--import', 'tsx', main, word, ...(file === undefined ? [] : [file])];
+  const { status, stdout, stderr } = spawnSync(process.execPath, asked, {
     input: lines.map((line) => `${line}\n`).join(''),
     encoding: 'utf8',
+    maxBuffer: 64 * 1024 * 1024,
   });
   const answers = stdout
     .split('\n')
@@ -91,6 +96,53 @@ describe('npm run compute', () => {
   it('says what can be asked', () => {
     const { status, stderr } = compute('everything', []);
     expect(status).toBe(2);
-    expect(stderr).toContain('ladder, comfort, time');
+    expect(stderr).toContain('ladder, comfort, suggest-part, time, pitch');
+  });
+
+  it('suggests a part from a comfort', () => {
+    const problem = {
+      comfort: [59, 76],
+      reach: [57, 78],
+      parts: [
+        { id: 'S', comfort: [62, 79], end: 'top' },
+        { id: 'A', comfort: [57, 74], end: 'bottom' },
+        { id: 'B', comfort: [43, 62], end: 'bottom' },
+      ],
+    };
+    const { answers } = compute('suggest-part', [
+      JSON.stringify(problem),
+      JSON.stringify({ ...problem, reach: [60, 78] }),
+    ]);
+    expect(answers[0]).toEqual({
+      suggested: 'A',
+      possible: [
+        { part: 'A', score: 12 },
+        { part: 'S', score: 9 },
+      ],
+    });
+    expect(answers[1]?.error).toMatch(/inside the reach/);
+  });
+
+  it('hears what is sung in a file', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'pitch-'));
+    try {
+      const file = join(folder, 'a4.wav');
+      const tone = { note: 69, seconds: 0.5, sampleRate: 22_050, vowel: 'ah' as const };
+      writeFileSync(file, writeWav(singNote({ ...tone, random: seeded(1) })));
+      const { status, answers } = compute('pitch', [], file);
+      const frames = answers[0]?.frames as { midi: number; hertz: number; seconds: number }[];
+      expect(status).toBe(0);
+      expect(frames.length).toBeGreaterThan(40);
+      expect(frames.every(({ midi }) => midi === 69)).toBe(true);
+      expect(frames[20]?.hertz).toBeCloseTo(440, 0);
+      writeFileSync(file, 'no sound');
+      expect(compute('pitch', [], file)).toMatchObject({
+        status: 2,
+        answers: [{ error: 'This is no WAV file.' }],
+      });
+      expect(compute('pitch', [], join(folder, 'none.wav')).answers[0]?.error).toMatch(/no file/);
+    } finally {
+      rmSync(folder, { recursive: true });
+    }
   });
 });

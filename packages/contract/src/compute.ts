@@ -1,4 +1,4 @@
-import { shapes } from '@wide-fern/core';
+import { rangeEnds, shapes } from '@wide-fern/core';
 import { pitchRange, withinReach, withinReachMessage } from './common';
 import { z } from './zod';
 
@@ -57,6 +57,24 @@ export const comfortProblemSchema = z.object({
 });
 
 const breathCounts = { in: beatCount, hold: beatCount, out: beatCount, rest: beatCount };
+
+/** One problem of `compute suggest-part`. */
+export const suggestPartSchema = z
+  .object({
+    comfort: pitchRange,
+    reach: pitchRange,
+    parts: z
+      .array(
+        z.object({
+          id: z.string().min(1).max(40),
+          comfort: pitchRange,
+          end: z.enum(rangeEnds),
+        }),
+      )
+      .min(1)
+      .max(16),
+  })
+  .refine(withinReach, withinReachMessage);
 
 /** One problem of `compute time` about a sung pattern. */
 export const patternTimeSchema = z.object({

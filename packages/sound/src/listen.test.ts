@@ -1,0 +1,101 @@
+import { createListener, listenTo } from './listen';
+import { seeded, singNote, vowels, type SungNote } from './voice';
+
+const kinds = ['sine', ...(Object.keys(vowels) as (keyof typeof vowels)[])] as const;
+const vibrato = { cents: 50, hertz: 5.5 };
+const sung = (more: Partial<SungNote>) =>
+  singNote({
+    note: 60,
+    seconds: 1,
+    sampleRate: 16_000,
+    vowel: 'ah',
+    random: seeded(7),
+    ...more,
+  });
+
+/** Shares of all frames: on the right semitone, and an octave beside it. */
+function judge(notes: readonly number[], more: Partial<SungNote>) {
+  let [all, right, octave] = [0, 0, 0];
+  for (const vowel of kinds) {
+    for (const note of notes) {
+      const frames = listenTo(sung({ ...more, note, vowel }));
+      all += frames.length;
+      right += frames.filter(({ midi }) => midi === note).length;
+      octave += frames.filter(({ midi }) => midi !== null && Math.abs(midi - note) >= 11).length;
+    }
+  }
+  return { right: right / all, octave: octave / all };
+}
+
+describe('a voice from E2 to C6', () => {
+  const notes = Array.from({ length: 12 }, (_, i) => 40 + 4 * i);
+  it.each([
+    ['plain', {}],
+    ['with vibrato', { vibrato }],
+    ['in noise', { noise: 20 }],
+    ['with vibrato, in noise, at another rate', { vibrato, noise: 20, sampleRate: 44_100 }],
+  ])('is heard on its note: %s', (_, more) => {
+    const { right, octave } = judge(notes, more);
+    expect(right).toBeGreaterThanOrEqual(0.98);
+    expect(octave).toBeLessThan(0.01);
+  });
+});
+
+describe('a listener', () => {
+  it('answers within 120 ms of audio', () => {
+    for (const note of [40, 60, 84]) {
+      const quiet = new Float32Array(8000);
+      const samples = new Float32Array(16_000);
+      samples.set(quiet);
+      samples.set(sung({ note, seconds: 0.5, vibrato }).samples, 8000);
+      const listener = createListener(16_000);
+      // What is known after 120 ms of the note.
+      const frames = listener.push(samples.subarray(0, 8000 + 0.12 * 16_000));
+      expect(frames[frames.length - 1]?.midi).toBe(note);
+    }
+  });
+  it('gives the same frames however the samples are cut', () => {
+    const { samples } = sung({ seconds: 0.4 });
+    const whole = createListener(16_000).push(samples);
+    const listener = createListener(16_000);
+    const pieces: unknown[] = [];
+    for (let at = 0; at < samples.length; at += 333) {
+      pieces.push(...listener.push(samples.subarray(at, at + 333)));
+    }
+    expect(pieces).toEqual(whole);
+  });
+  it('says how far beside the note a voice is', () => {
+    const frames = listenTo(sung({ vowel: 'sine', offset: 30 }));
+    expect(frames[40]?.midi).toBe(60);
+    expect(frames[40]?.cents).toBeCloseTo(30, 0);
+    expect(frames[40]?.hertz).toBeCloseTo(266.2, 0);
+    const tuned = listenTo(sung({ vowel: 'sine', note: 69 }), 446);
+    expect(tuned[40]?.cents).toBeCloseTo(-23.5, 0);
+  });
+  it('follows a step of a semitone', () => {
+    const [low, high] = [60, 61].map((note) => sung({ note, vibrato }).samples);
+    const both = new Float32Array(32_000);
+    both.set(low!);
+    both.set(high!, 16_000);
+    const frames = listenTo({ sampleRate: 16_000, samples: both });
+    for (const { seconds, midi } of frames) {
+      if (seconds < 0.95) expect(midi).toBe(60);
+      if (seconds > 1.12) expect(midi).toBe(61);
+    }
+  });
+  it('hears no voice in silence, noise or the hum of the mains', () => {
+    const random = seeded(1);
+    for (const make of [
+      () => 0,
+      () => (random() - 0.5) * 0.3,
+      (i: number) => 0.02 * Math.sin((2 * Math.PI * 50 * i) / 16_000),
+    ]) {
+      const samples = Float32Array.from({ length: 16_000 }, (_, i) => make(i));
+      const frames = listenTo({ sampleRate: 16_000, samples });
+      expect(frames.every(({ hertz, midi }) => hertz === null && midi === null)).toBe(true);
+    }
+  });
+  it('refuses a rate it cannot listen at', () => {
+    expect(() => createListener(4000)).toThrow(RangeError);
+  });
+});
