@@ -1,5 +1,5 @@
-import { line, uuid } from './common';
-import { tonightSchema } from './plan';
+import { line, pitchRange, uuid } from './common';
+import { bandSchema, tonightSchema } from './plan';
 import { z } from './zod';
 
 export const agendaKinds = [
@@ -36,6 +36,12 @@ export type EveningSummary = z.infer<typeof eveningSummarySchema>;
 export const eveningSchema = eveningSummarySchema.extend({
   agenda: agendaSchema,
   tonight: tonightSchema,
+  /** What is sung, in its order, with the lowest and highest note of each part. */
+  pieces: z.array(
+    z.object({ id: uuid, title: z.string(), ranges: z.record(z.string(), pitchRange) }),
+  ),
+  /** The sections as they would be if nobody were away. */
+  withEveryone: z.array(bandSchema),
 });
 export type Evening = z.infer<typeof eveningSchema>;
 

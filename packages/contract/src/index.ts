@@ -6,3 +6,4 @@ export * from './evening';
 export * from './exercise';
 export * from './plan';
 export { z } from './zod';
+export * from './voices';

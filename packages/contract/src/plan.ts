@@ -1,3 +1,4 @@
+import { conditions } from '@wide-fern/core';
 import { line, midiNote, pitchRange, uuid, withinReach, withinReachMessage } from './common';
 import { exerciseSchema, usualChoicesSchema } from './exercise';
 import { z } from './zod';
@@ -13,6 +14,8 @@ export const bandSchema = z
     reach: pitchRange,
     /** How many singers the band rests on; 0 when it is the part's default. */
     singers: z.int().min(0).max(2000),
+    /** How many of the section are away. */
+    away: z.int().min(0).max(2000).optional(),
     /** False when no note suits enough of the section. */
     suits: z.boolean(),
   })
@@ -40,6 +43,8 @@ export const tonightSchema = z.object({
       'Each part may stand here once.',
     ),
   needs: z.array(needSchema).max(8),
+  /** How the choir comes to the evening; rested when it is not said. */
+  condition: z.enum(conditions).optional(),
 });
 export type Tonight = z.infer<typeof tonightSchema>;
 

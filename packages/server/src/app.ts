@@ -15,9 +15,10 @@ import { notFound } from './http/problem';
 import type { Route } from './http/route';
 import { sameOriginOnly, securityHeaders } from './http/security';
 import { planRoutes } from './plan/plan.routes';
+import { voicesRoutes } from './voices/voices.routes';
 
-/** The largest body that is read: a plan of forty long segments stays well below. */
-const bodyLimit = '512kb';
+/** The largest body that is read: a roster of 2,000 singers or a plan of forty long segments stay below. */
+const bodyLimit = '3mb';
 
 /** Every route of the interface, in one list, so that a test can walk them all. */
 export const allRoutes = (orm: MikroORM): Route[] => [
@@ -25,6 +26,7 @@ export const allRoutes = (orm: MikroORM): Route[] => [
   ...choirRoutes,
   ...eveningRoutes,
   ...planRoutes,
+  ...voicesRoutes,
 ];
 
 /** Logs each request by its route, never by what was in it: no ids of persons, no bodies, no queries. */

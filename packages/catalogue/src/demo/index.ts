@@ -1,5 +1,6 @@
 import { mixedChoir } from '@wide-fern/core';
 
+export * from './checks';
 export * from './evenings';
 export * from './singers';
 

@@ -1,11 +1,15 @@
-import type { PitchRange } from '@wide-fern/core';
+import type { PitchRange, SingerState } from '@wide-fern/core';
 
 export interface DemoSinger {
   readonly name: string;
   readonly part: 'S' | 'A' | 'T' | 'B';
   readonly comfort: PitchRange;
   readonly reach: PitchRange;
-  readonly state?: 'returning' | 'tired' | 'changing';
+  readonly state?: SingerState;
+  /** The top of the light register, where it was looked for. */
+  readonly lightTop?: number;
+  readonly notes?: string;
+  readonly onLeave?: boolean;
   /** A second part the singer can take. */
   readonly also?: 'S' | 'A' | 'T' | 'B';
 }
@@ -30,10 +34,15 @@ export const demoSingers: readonly DemoSinger[] = [
     ['Petra Hallow', [62, 79], [59, 81]],
     ['Ama Kestrel', [59, 79], [56, 82], { also: 'A' }],
     ['Linnea Crake', [62, 80], [59, 83]],
-    ['Dorit Vane', [61, 79], [58, 81], { state: 'tired' }],
+    ['Dorit Vane', [61, 80], [58, 82], { state: 'tired' }],
     ['Yvaine Sorrel', [62, 79], [59, 82]],
     ['Hester Quill', [62, 79], [59, 81]],
-    ['Noor Haddadin', [63, 76], [60, 79], { state: 'returning' }],
+    [
+      'Noor Haddadin',
+      [63, 76],
+      [60, 79],
+      { state: 'returning', notes: 'Back after seven weeks away.' },
+    ],
   ]),
   ...section('A', [
     ['Ingrid Thackray', [55, 74], [52, 77]],
@@ -49,16 +58,21 @@ export const demoSingers: readonly DemoSinger[] = [
   ]),
   ...section('T', [
     ['Luka Petrič', [48, 69], [45, 71]],
-    ['Emrys Dunmore', [50, 67], [47, 69]],
+    ['Emrys Dunmore', [50, 67], [47, 69], { lightTop: 76 }],
     ['Anselm Birch', [49, 68], [46, 70]],
     ['Tariq Fenwick', [50, 67], [47, 69], { also: 'B' }],
     ['Joren Salt', [50, 69], [46, 72]],
-    ['Caspian Webb', [50, 67], [47, 69], { state: 'changing' }],
+    [
+      'Caspian Webb',
+      [48, 69],
+      [45, 71],
+      { state: 'changing', notes: 'Voice still settling: never pushed, asked again every month.' },
+    ],
   ]),
   ...section('B', [
     ['Goran Velimir', [41, 62], [38, 64]],
     ['Piotr Zielny', [43, 62], [40, 64]],
-    ['Hamish Orrel', [40, 63], [36, 65]],
+    ['Hamish Orrel', [40, 63], [36, 65], { lightTop: 72 }],
     ['Otto Rainsford', [43, 62], [40, 65]],
     ['Benedek Stroud', [42, 62], [39, 64]],
     ['Wilf Ashdown', [43, 64], [40, 67], { also: 'T' }],

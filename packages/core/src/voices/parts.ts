@@ -19,8 +19,13 @@ export interface PartName {
 export const rangeEnds = ['top', 'bottom'] as const;
 export type RangeEnd = (typeof rangeEnds)[number];
 
+/** The usual octaves a part can have against the treble tonic. */
+export const octaveSteps = [12, 0, -12, -24] as const;
+export type OctaveStep = (typeof octaveSteps)[number];
+
 /** A part of a choir, with the figures it has while nobody is on record. */
 export interface ChoirPart extends Section, PartName {
+  readonly octave: OctaveStep;
   /** The telling end, when a part is suggested for a singer. */
   readonly end: RangeEnd;
   /** Where the change of register usually lies; a zone to mark, never a rule. */

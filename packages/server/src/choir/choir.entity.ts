@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { roles } from '@wide-fern/contract';
+import type { Trims } from '@wide-fern/core';
 import { Account } from '../account/account.entity';
 import { createdColumn, idColumn } from '../db/columns';
 
@@ -15,6 +16,8 @@ export const Choir = defineEntity({
     accidentals: p.enum(['flats', 'sharps'] as const).default('flats'),
     /** How many of a hundred in a section have to be comfortable on a note. */
     sharePercent: p.integer().default(85),
+    /** What conditions take off a comfort; null for the usual figures. */
+    trims: p.json<Trims>().nullable(),
     /** The coming weekday the demo's dates were laid out from; null for a real choir. */
     demoAnchor: p.date().nullable(),
     createdAt: createdColumn(),
@@ -35,51 +38,3 @@ export const Member = defineEntity({
   },
 });
 export type Member = InferEntity<typeof Member>;
-
-/** The database's own check that four limits are notes and lie in order: reach outside, comfort inside. */
-const limitsInOrder = (table: string) => ({
-  name: `${table}_limits_check`,
-  expression:
-    '0 <= reach_low and reach_low <= comfort_low and comfort_low <= comfort_high ' +
-    'and comfort_high <= reach_high and reach_high <= 127',
-});
-
-/** A voice part of a choir, with the figures it has while nobody is on record. */
-export const VoicePart = defineEntity({
-  name: 'VoicePart',
-  checks: [limitsInOrder('voice_part')],
-  uniques: [{ properties: ['choir', 'code'] }, { properties: ['choir', 'position'] }],
-  properties: {
-    id: idColumn(),
-    choir: () => p.manyToOne(Choir).deleteRule('cascade'),
-    code: p.string().length(8),
-    one: p.string().length(40),
-    many: p.string().length(40),
-    /** From the highest part, 0, to the lowest. */
-    position: p.integer(),
-    octave: p.integer(),
-    comfortLow: p.integer(),
-    comfortHigh: p.integer(),
-    reachLow: p.integer(),
-    reachHigh: p.integer(),
-  },
-});
-export type VoicePart = InferEntity<typeof VoicePart>;
-
-/** A singer. Personal: no route answers with a singer's name or figures, only with the section's band. */
-export const Singer = defineEntity({
-  name: 'Singer',
-  checks: [limitsInOrder('singer')],
-  properties: {
-    id: idColumn(),
-    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
-    part: () => p.manyToOne(VoicePart).index(),
-    name: p.string().length(80),
-    comfortLow: p.integer(),
-    comfortHigh: p.integer(),
-    reachLow: p.integer(),
-    reachHigh: p.integer(),
-    createdAt: createdColumn(),
-  },
-});
-export type Singer = InferEntity<typeof Singer>;

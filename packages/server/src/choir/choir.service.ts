@@ -3,7 +3,9 @@ import type { AddMember, Member as MemberView, Role } from '@wide-fern/contract'
 import { mixedChoir } from '@wide-fern/core';
 import { Account } from '../account/account.entity';
 import { notFound, Problem } from '../http/problem';
-import { Choir, Member, VoicePart } from './choir.entity';
+import { addPart } from '../voices/parts.service';
+import type { VoicePart } from '../voices/voices.entity';
+import { Choir, Member } from './choir.entity';
 
 /** A new choir with the parts of a mixed one and its first director; the caller flushes. */
 export function createChoir(
@@ -13,20 +15,7 @@ export function createChoir(
   const { name, timeZone, director, demoAnchor } = wanted;
   const choir = em.create(Choir, { name, timeZone, demoAnchor: demoAnchor ?? null });
   em.create(Member, { choir, account: director, role: 'director' });
-  const parts = mixedChoir.map((part, position) =>
-    em.create(VoicePart, {
-      choir,
-      position,
-      code: part.id,
-      one: part.one,
-      many: part.many,
-      octave: part.octave,
-      comfortLow: part.comfort[0],
-      comfortHigh: part.comfort[1],
-      reachLow: part.reach[0],
-      reachHigh: part.reach[1],
-    }),
-  );
+  const parts = mixedChoir.map((part, position) => addPart(em, choir, part, position));
   return { choir, parts };
 }
 

@@ -1,10 +1,11 @@
 import { Migrator } from '@mikro-orm/migrations';
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Account, AccountSession, Attempt } from '../account/account.entity';
-import { Choir, Member, Singer, VoicePart } from '../choir/choir.entity';
+import { Choir, Member } from '../choir/choir.entity';
 import { Evening } from '../evening/evening.entity';
 import { Piece } from '../piece/piece.entity';
 import { Plan } from '../plan/plan.entity';
+import { RangeCheck, Singer, SingerEvening, VoicePart } from '../voices/voices.entity';
 import { migrations } from './migrations';
 
 /** How the database is mapped; the schema itself changes by migrations only. */
@@ -22,6 +23,8 @@ export const ormConfig = (clientUrl: string) =>
       Piece,
       Evening,
       Plan,
+      RangeCheck,
+      SingerEvening,
     ],
     extensions: [Migrator],
     namingStrategy: UnderscoreNamingStrategy,

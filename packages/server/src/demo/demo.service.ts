@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { demoChoir } from '@wide-fern/catalogue/demo';
 import type { Account } from '../account/account.entity';
 import { Choir, Member } from '../choir/choir.entity';
+import { RangeCheck, Singer } from '../voices/voices.entity';
 import { Evening } from '../evening/evening.entity';
 import { dateIn, dateLater, daysLater, momentOf } from '../evening/zone';
 
@@ -46,6 +47,12 @@ export async function keepDemoFresh(
     for (const evening of await inner.find(Evening, { choir })) {
       evening.startsAt = daysLater(evening.startsAt, days, choir.timeZone);
       evening.endsAt = daysLater(evening.endsAt, days, choir.timeZone);
+    }
+    for (const singer of await inner.find(Singer, { choir })) {
+      if (singer.checkedOn) singer.checkedOn = dateLater(singer.checkedOn, days);
+    }
+    for (const check of await inner.find(RangeCheck, { singer: { choir } })) {
+      check.checkedOn = dateLater(check.checkedOn, days);
     }
   });
 }

@@ -1,6 +1,7 @@
 import { planDocumentSchema } from '@wide-fern/contract';
 import supertest from 'supertest';
-import { Choir, Singer } from '../choir/choir.entity';
+import { Choir } from '../choir/choir.entity';
+import { Singer } from '../voices/voices.entity';
 import { Evening } from '../evening/evening.entity';
 import { dateIn } from '../evening/zone';
 import { Plan } from '../plan/plan.entity';

@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { exercises } from '@wide-fern/catalogue';
 import {
+  demoChecks,
   demoChoir,
   demoEvenings,
   demoPieces,
@@ -10,7 +11,9 @@ import {
 import type { AgendaItem, Segment } from '@wide-fern/contract';
 import { Account } from '../account/account.entity';
 import { noPassword } from '../account/password';
-import { Choir, Member, Singer } from '../choir/choir.entity';
+import { Choir, Member } from '../choir/choir.entity';
+import { toColumns } from '../voices/limits';
+import { RangeCheck, Singer } from '../voices/voices.entity';
 import { createChoir } from '../choir/choir.service';
 import { Evening } from '../evening/evening.entity';
 import { tonightFor } from '../evening/tonight.service';
@@ -45,17 +48,32 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
       demoAnchor: coming,
     });
     for (const { account, role } of others) inner.create(Member, { choir, account, role });
-    for (const { name, part, comfort, reach } of demoSingers) {
-      inner.create(Singer, {
+    demoSingers.forEach((one, place) => {
+      const checks = demoChecks(one, place).map(({ weeksAgo, ...found }) => ({
+        ...found,
+        checkedOn: dateLater(coming, -7 * weeksAgo),
+      }));
+      const singer = inner.create(Singer, {
         choir,
-        name,
-        part: parts.find(({ code }) => code === part)!,
-        comfortLow: comfort[0],
-        comfortHigh: comfort[1],
-        reachLow: reach[0],
-        reachHigh: reach[1],
+        name: one.name,
+        part: parts.find(({ code }) => code === one.part)!,
+        also: one.also ? [one.also] : [],
+        ...toColumns(one),
+        lightTop: one.lightTop ?? null,
+        states: one.state ? [one.state] : [],
+        notes: one.notes ?? '',
+        checkedOn: checks[0]?.checkedOn ?? null,
       });
-    }
+      for (const { checkedOn, lightTop, ...limits } of checks) {
+        inner.create(RangeCheck, {
+          singer,
+          checkedOn,
+          ...toColumns(limits),
+          lightTop,
+          means: 'by-ear',
+        });
+      }
+    });
     const pieces = new Map(
       Object.entries(demoPieces).map(([key, { title, ranges }]) => [
         key,
@@ -78,7 +96,7 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
         agenda: items,
       });
       if (!plan) continue;
-      const tonight = await tonightFor(inner, choir, { agenda: items });
+      const { tonight } = await tonightFor(inner, choir, evening);
       inner.create(Plan, {
         choir,
         evening,

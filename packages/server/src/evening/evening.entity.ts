@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { AgendaItem } from '@wide-fern/contract';
+import { conditions } from '@wide-fern/core';
 import { Choir } from '../choir/choir.entity';
 import { createdColumn, idColumn } from '../db/columns';
 
@@ -16,6 +17,8 @@ export const Evening = defineEntity({
     endsAt: p.datetime(),
     place: p.string().length(80),
     agenda: p.json<AgendaItem[]>(),
+    /** How the choir comes to it. */
+    condition: p.enum([...conditions]).default('rested'),
     createdAt: createdColumn(),
   },
 });

@@ -41,7 +41,7 @@ export async function showEvening(
   return {
     ...asSummary(evening),
     agenda: evening.agenda,
-    tonight: await tonightFor(em, choir, evening),
+    ...(await tonightFor(em, choir, evening)),
   };
 }
 

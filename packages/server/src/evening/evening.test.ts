@@ -1,7 +1,8 @@
 import { errorBody, eveningSchema, type EveningSummary } from '@wide-fern/contract';
 import { mixedChoir } from '@wide-fern/core';
 import type { Express } from 'express';
-import { Choir, Singer, VoicePart } from '../choir/choir.entity';
+import { Choir } from '../choir/choir.entity';
+import { Singer, VoicePart } from '../voices/voices.entity';
 import { testDatabase } from '../testing/database';
 import { addEvening, signUp, testApp, type Person } from '../testing/people';
 import { daysLater, momentOf } from './zone';

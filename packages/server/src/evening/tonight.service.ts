@@ -1,46 +1,58 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { Band, Tonight } from '@wide-fern/contract';
-import { needsTonight, sectionComfort, type PitchRange } from '@wide-fern/core';
-import { Singer, VoicePart, type Choir } from '../choir/choir.entity';
+import type { Evening as EveningView } from '@wide-fern/contract';
+import { needsTonight } from '@wide-fern/core';
+import type { Choir } from '../choir/choir.entity';
 import { Piece } from '../piece/piece.entity';
+import { bandOf, type BandSetting, type Present } from '../voices/bands';
+import { partsOf } from '../voices/parts.service';
+import { Singer, SingerEvening } from '../voices/voices.entity';
 import type { Evening } from './evening.entity';
+import { dateIn } from './zone';
 
-interface Limits {
-  readonly comfortLow: number;
-  readonly comfortHigh: number;
-  readonly reachLow: number;
-  readonly reachHigh: number;
+/** What keys rest on for an evening, what is sung, and the sections as they would be with everyone. */
+export type TonightOf = Pick<EveningView, 'tonight' | 'pieces' | 'withEveryone'>;
+
+/** Who sings on an evening, and how they are. */
+async function presentOn(em: EntityManager, choir: Choir, evening: Evening): Promise<Present[]> {
+  const singers = await em.find(Singer, { choir, onLeave: false });
+  const rows = new Map(
+    (await em.find(SingerEvening, { evening })).map((row) => [row.singer.id, row]),
+  );
+  return singers.map((singer) => {
+    const row = rows.get(singer.id);
+    return { singer, away: row?.away ?? false, states: row?.states ?? [] };
+  });
 }
-const rangesOf = (row: Limits): { comfort: PitchRange; reach: PitchRange } => ({
-  comfort: [row.comfortLow, row.comfortHigh],
-  reach: [row.reachLow, row.reachHigh],
-});
 
-/** What keys rest on for an evening: each section's band from its singers, and what its pieces ask. */
+/** What keys rest on for an evening: each section's band from who is here and how, and what its pieces ask. */
 export async function tonightFor(
   em: EntityManager,
   choir: Choir,
-  evening: Pick<Evening, 'agenda'>,
-): Promise<Tonight> {
-  const parts = await em.find(VoicePart, { choir }, { orderBy: { position: 'asc' } });
-  const singers = await em.find(Singer, { choir });
-  const bands = parts.map((part): Band => {
-    const section = singers.filter((singer) => singer.part === part).map(rangesOf);
-    const band =
-      section.length > 0
-        ? sectionComfort(section, choir.sharePercent / 100)
-        : { ...rangesOf(part), suits: true };
-    const { code: id, one, many, octave } = part;
-    return { id, one, many, octave, singers: section.length, ...band };
-  });
+  evening: Evening,
+): Promise<TonightOf> {
+  const parts = await partsOf(em, choir);
+  const present = await presentOn(em, choir, evening);
+  const condition = evening.condition ?? 'rested';
+  const setting: BandSetting = {
+    sharePercent: choir.sharePercent ?? 85,
+    condition,
+    trims: choir.trims,
+    date: dateIn(evening.startsAt, choir.timeZone),
+  };
   const sung = evening.agenda.flatMap(({ piece }) => (piece === null ? [] : [piece]));
   const pieces = await em.find(Piece, { choir, id: { $in: sung } });
   const inOrder = sung.flatMap((id) => pieces.find((piece) => piece.id === id) ?? []);
+  const everyone = present.map((one) => ({ ...one, away: false }));
   return {
-    bands,
-    needs: needsTonight(
-      parts.map(({ code }) => code),
-      inOrder,
-    ),
+    tonight: {
+      bands: parts.map((part) => bandOf(part, present, setting)),
+      needs: needsTonight(
+        parts.map(({ code }) => code),
+        inOrder,
+      ),
+      condition,
+    },
+    pieces: inOrder.map(({ id, title, ranges }) => ({ id, title, ranges })),
+    withEveryone: parts.map((part) => bandOf(part, everyone, setting)),
   };
 }

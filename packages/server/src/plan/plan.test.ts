@@ -90,7 +90,7 @@ describe('plans', () => {
     ['a list', '[]', 400, 'invalid'],
     [
       'a huge body',
-      JSON.stringify({ version: 0, document: 'x'.repeat(600_000) }),
+      JSON.stringify({ version: 0, document: 'x'.repeat(3_500_000) }),
       413,
       'too_large',
     ],

@@ -1,0 +1,51 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import type { ChangePresence, Presence } from '@wide-fern/contract';
+import type { Choir } from '../choir/choir.entity';
+import type { Evening } from '../evening/evening.entity';
+import { notFound } from '../http/problem';
+import { Singer, SingerEvening } from './voices.entity';
+
+/** Who is here on an evening and how, as far as anything was said. */
+export async function showPresence(em: EntityManager, evening: Evening): Promise<Presence> {
+  const rows = await em.find(SingerEvening, { evening });
+  return {
+    condition: evening.condition ?? 'rested',
+    singers: rows.map(({ singer, away, states }) => ({
+      singer: singer.id,
+      away: away ?? false,
+      states: states ?? [],
+    })),
+  };
+}
+
+/** Changes what is named and leaves the rest: two windows that tick at once both count. */
+export async function changePresence(
+  em: EntityManager,
+  choir: Choir,
+  evening: Evening,
+  { condition, singers = [] }: ChangePresence,
+): Promise<Presence> {
+  await em.transactional(async (inner) => {
+    await inner.execute('select 1 from evening where id = ? for update', [evening.id]);
+    if (condition) evening.condition = condition;
+    const ids = singers.map(({ singer }) => singer);
+    const known = new Map(
+      (await inner.find(Singer, { choir, id: { $in: ids } })).map((one) => [one.id, one]),
+    );
+    const rows = new Map(
+      (await inner.find(SingerEvening, { evening, singer: { $in: ids } })).map((row) => [
+        row.singer.id,
+        row,
+      ]),
+    );
+    for (const { singer: id, away, states } of singers) {
+      const singer = known.get(id);
+      if (!singer) throw notFound('This singer');
+      const row = rows.get(id) ?? inner.create(SingerEvening, { evening, singer });
+      inner.assign(row, { away, states });
+      rows.set(id, row);
+    }
+  });
+  em.clear();
+  return showPresence(em, evening);
+}

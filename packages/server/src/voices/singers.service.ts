@@ -1,0 +1,244 @@
+import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
+import type {
+  ChangeSinger,
+  KeepChecks,
+  KeptCheck,
+  Singer as SingerView,
+  SingerExport,
+  SingerFields,
+  StoreSingers,
+} from '@wide-fern/contract';
+import { mostSingers } from '@wide-fern/contract';
+import { limitsProblems } from '@wide-fern/core';
+import type { Choir } from '../choir/choir.entity';
+import { dateIn } from '../evening/zone';
+import { changedMeanwhile } from '../http/errors';
+import { notFound, Problem } from '../http/problem';
+import { fromColumns, knownLimits, toColumns } from './limits';
+import { partsOf } from './parts.service';
+import { RangeCheck, Singer, SingerEvening, type VoicePart } from './voices.entity';
+
+const asSinger = (singer: Singer): SingerView => {
+  const limits = knownLimits(singer);
+  return {
+    id: singer.id,
+    version: singer.version,
+    name: singer.name,
+    part: singer.part.code,
+    also: singer.also ?? [],
+    comfort: limits?.comfort ?? null,
+    reach: limits?.reach ?? null,
+    lightTop: singer.lightTop ?? null,
+    states: singer.states ?? [],
+    onLeave: singer.onLeave ?? false,
+    notes: singer.notes ?? '',
+    checkedOn: singer.checkedOn ?? null,
+  };
+};
+
+const asCheck = (check: RangeCheck): KeptCheck => ({
+  id: check.id,
+  checkedOn: check.checkedOn,
+  ...fromColumns(check),
+  lightTop: check.lightTop ?? null,
+  means: check.means,
+});
+
+/** All singers of a choir, by name. */
+export async function listSingers(em: EntityManager, choir: Choir): Promise<SingerView[]> {
+  const singers = await em.find(
+    Singer,
+    { choir },
+    { populate: ['part'], orderBy: { name: 'asc', createdAt: 'asc' } },
+  );
+  return singers.map(asSinger);
+}
+
+async function findSinger(em: EntityManager, choir: Choir, id: string): Promise<Singer> {
+  const singer = await em.findOne(Singer, { id, choir }, { populate: ['part'] });
+  if (!singer) throw notFound('This singer');
+  return singer;
+}
+
+const unknownLimits = { comfortLow: null, comfortHigh: null, reachLow: null, reachHigh: null };
+
+/** What is stored of a singer, once it is known to make sense; messages stand under `at`. */
+function checkedColumns(fields: SingerFields, parts: readonly VoicePart[], at: string) {
+  const wrong: Record<string, string> = {};
+  const part = parts.find(({ code }) => code === fields.part);
+  if (!part) wrong[`${at}part`] = `«${fields.part}» is no part of this choir.`;
+  const { comfort, reach, lightTop } = fields;
+  if (part && comfort && reach) {
+    const usual = { many: part.many, reach: fromColumns(part).reach };
+    for (const problem of limitsProblems({ comfort, reach, lightTop }, usual)) {
+      wrong[`${at}${problem.field}`] ??= problem.message;
+    }
+  }
+  const [message] = Object.values(wrong);
+  if (message !== undefined || !part) throw new Problem(400, 'invalid', message ?? '', wrong);
+  const also = fields.also.filter((code) => code !== part.code);
+  return {
+    name: fields.name,
+    part,
+    also: also.filter((code) => parts.some((one) => one.code === code)),
+    ...(comfort && reach ? toColumns({ comfort, reach }) : unknownLimits),
+    lightTop,
+    states: fields.states,
+    onLeave: fields.onLeave,
+    notes: fields.notes,
+  };
+}
+
+/** Stores new and changed singers: all of them, or, when one is wrong or was changed meanwhile, none. */
+export async function storeSingers(
+  em: EntityManager,
+  choir: Choir,
+  { add, change }: StoreSingers,
+): Promise<SingerView[]> {
+  await em.transactional(async (inner) => {
+    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
+    const parts = await partsOf(inner, choir);
+    const held = await inner.count(Singer, { choir });
+    if (held + add.length > mostSingers) {
+      const room = Math.max(0, mostSingers - held);
+      throw new Problem(
+        400,
+        'too_many',
+        `A choir’s roster holds ${mostSingers} singers; there is room for ${room} more.`,
+      );
+    }
+    add.forEach((fields, i) => {
+      inner.create(Singer, { choir, ...checkedColumns(fields, parts, `add.${i}.`) });
+    });
+    const known = await inner.find(Singer, { choir, id: { $in: change.map(({ id }) => id) } });
+    change.forEach(({ id, version, singer: fields }, i) => {
+      const singer = known.find((one) => one.id === id);
+      if (!singer) throw notFound('This singer');
+      if (singer.version !== version) throw changedMeanwhile();
+      inner.assign(singer, checkedColumns(fields, parts, `change.${i}.singer.`));
+    });
+  });
+  em.clear();
+  return listSingers(em, choir);
+}
+
+export async function changeSinger(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+  { version, singer: fields }: ChangeSinger,
+): Promise<SingerView> {
+  const parts = await partsOf(em, choir);
+  const singer = await findSinger(em, choir, id);
+  await em.lock(singer, LockMode.OPTIMISTIC, version);
+  em.assign(singer, checkedColumns(fields, parts, 'singer.'));
+  await em.flush();
+  return asSinger(singer);
+}
+
+/** Takes a singer off the roster, with every check and every evening; plans keep only bands. */
+export async function deleteSinger(em: EntityManager, choir: Choir, id: string): Promise<void> {
+  const gone = await em.nativeDelete(Singer, { id, choir });
+  if (gone === 0) throw notFound('This singer');
+}
+
+const newestFirst = { orderBy: { checkedOn: 'desc', createdAt: 'desc' } } as const;
+
+/** A singer's range checks, the newest first. */
+export async function listChecks(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+): Promise<KeptCheck[]> {
+  const singer = await findSinger(em, choir, id);
+  return (await em.find(RangeCheck, { singer }, newestFirst)).map(asCheck);
+}
+
+/** Everything that is kept about one singer. */
+export async function exportSinger(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+): Promise<SingerExport> {
+  const singer = await findSinger(em, choir, id);
+  const evenings = await em.find(
+    SingerEvening,
+    { singer },
+    { populate: ['evening'], orderBy: { evening: { startsAt: 'asc' } } },
+  );
+  return {
+    format: 'wide-fern singer 1',
+    singer: asSinger(singer),
+    checks: await listChecks(em, choir, id),
+    evenings: evenings.map(({ evening, away, states }) => ({
+      startsAt: evening.startsAt.toISOString(),
+      away: away ?? false,
+      states: states ?? [],
+    })),
+  };
+}
+
+/** Keeps range checks as of today; the singers' limits follow them. All are kept, or none. */
+export async function keepChecks(
+  em: EntityManager,
+  choir: Choir,
+  { checks }: KeepChecks,
+  now = new Date(),
+): Promise<SingerView[]> {
+  const checkedOn = dateIn(now, choir.timeZone);
+  await em.transactional(async (inner) => {
+    const ids = checks.map(({ singer }) => singer);
+    const singers = await inner.find(
+      Singer,
+      { choir, id: { $in: ids } },
+      { populate: ['part'], lockMode: LockMode.PESSIMISTIC_WRITE, lockTableAliases: ['s0'] },
+    );
+    checks.forEach(({ singer: id, comfort, reach, lightTop, means }, i) => {
+      const singer = singers.find((one) => one.id === id);
+      if (!singer) throw notFound('This singer');
+      const usual = { many: singer.part.many, reach: fromColumns(singer.part).reach };
+      const [problem] = limitsProblems({ comfort, reach, lightTop }, usual);
+      if (problem) {
+        throw new Problem(400, 'invalid', problem.message, {
+          [`checks.${i}.${problem.field}`]: problem.message,
+        });
+      }
+      const columns = toColumns({ comfort, reach });
+      inner.create(RangeCheck, { singer, checkedOn, ...columns, lightTop, means });
+      // A check without the light register leaves what was known of it.
+      inner.assign(singer, {
+        ...columns,
+        lightTop: lightTop ?? singer.lightTop ?? null,
+        checkedOn,
+      });
+    });
+  });
+  em.clear();
+  return listSingers(em, choir);
+}
+
+/** Takes a check back; the singer's limits are those of the newest that is left, if there is one. */
+export async function dropCheck(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+  check: string,
+): Promise<SingerView> {
+  return em.transactional(async (inner) => {
+    const singer = await findSinger(inner, choir, id);
+    const checks = await inner.find(RangeCheck, { singer }, newestFirst);
+    const gone = checks.find((one) => one.id === check);
+    if (!gone) throw notFound('This check');
+    inner.remove(gone);
+    const [newest] = checks.filter((one) => one !== gone);
+    if (checks[0] === gone && newest) {
+      inner.assign(singer, {
+        ...toColumns(fromColumns(newest)),
+        lightTop: newest.lightTop ?? singer.lightTop ?? null,
+        checkedOn: newest.checkedOn,
+      });
+    } else if (!newest) singer.checkedOn = null;
+    await inner.flush();
+    return asSinger(singer);
+  });
+}

@@ -1,0 +1,35 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import type { SaveVoices, Voices } from '@wide-fern/contract';
+import { usualTrims } from '@wide-fern/core';
+import type { Choir } from '../choir/choir.entity';
+import { bandOf } from './bands';
+import { asPart, partsOf } from './parts.service';
+import { Singer } from './voices.entity';
+
+/** Parts and sections as anyone in the choir sees them: bands, never persons. */
+export async function showVoices(em: EntityManager, choir: Choir): Promise<Voices> {
+  const parts = await partsOf(em, choir);
+  const singers = await em.find(Singer, { choir, onLeave: false });
+  const all = singers.map((singer) => ({ singer, away: false, states: [] }));
+  const sharePercent = choir.sharePercent ?? 85;
+  const trims = choir.trims ?? usualTrims;
+  const setting = { sharePercent, trims, condition: 'rested' as const, date: undefined };
+  return {
+    parts: parts.map(asPart),
+    bands: parts.map((part) => bandOf(part, all, setting)),
+    sharePercent,
+    trims,
+  };
+}
+
+/** Settles the share that is wanted and what conditions take off. */
+export async function saveVoices(
+  em: EntityManager,
+  choir: Choir,
+  { sharePercent, trims }: SaveVoices,
+): Promise<Voices> {
+  if (sharePercent !== undefined) choir.sharePercent = sharePercent;
+  if (trims !== undefined) choir.trims = trims;
+  await em.flush();
+  return showVoices(em, choir);
+}
