@@ -56,7 +56,7 @@ module.exports = {
       comment: 'A file that nobody uses goes.',
       from: {
         orphan: true,
-        pathNot: ['\\.d\\.(ts|mts)$', '\\.config\\.', 'environment\\.cjs$', '\\.css$'],
+        pathNot: ['\\.d\\.(ts|mts)$', '\\.config\\.', 'environment\\.cjs$', '\\.css$', '\\.worklet\\.js$'],
       },
       to: {},
     },

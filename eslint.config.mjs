@@ -55,6 +55,13 @@ export default tseslint.config(
     rules: { 'no-console': 'off' },
   },
   {
+    // Runs on the audio thread.
+    files: ['packages/web/public/*.worklet.js'],
+    languageOptions: {
+      globals: { AudioWorkletProcessor: 'readonly', registerProcessor: 'readonly' },
+    },
+  },
+  {
     files: ['**/*.{mjs,cjs,js}'],
     languageOptions: {
       globals: {

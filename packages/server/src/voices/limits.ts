@@ -34,8 +34,8 @@ export type OpenLimitColumns = { readonly [K in keyof LimitColumns]?: number | n
 /** A singer's comfort and reach, or undefined while they are unknown. */
 export function knownLimits(row: OpenLimitColumns) {
   const { comfortLow, comfortHigh, reachLow, reachHigh } = row;
-  if (comfortLow == null || comfortHigh == null || reachLow == null || reachHigh == null) {
-    return undefined;
-  }
-  return fromColumns({ comfortLow, comfortHigh, reachLow, reachHigh });
+  const isKnown = (note: number | null | undefined): note is number => typeof note === 'number';
+  return isKnown(comfortLow) && isKnown(comfortHigh) && isKnown(reachLow) && isKnown(reachHigh)
+    ? fromColumns({ comfortLow, comfortHigh, reachLow, reachHigh })
+    : undefined;
 }

@@ -1,5 +1,16 @@
 import { QueryCache, QueryClient, queryOptions } from '@tanstack/react-query';
-import type { Choir, Evening, EveningSummary, Member, Plan, Session } from '@wide-fern/contract';
+import type {
+  Choir,
+  Evening,
+  EveningSummary,
+  KeptCheck,
+  Member,
+  Plan,
+  Presence,
+  Session,
+  Singer,
+  Voices,
+} from '@wide-fern/contract';
 import { ApiError, ask } from './client';
 
 /** The server's state as the pages hold it. */
@@ -66,4 +77,33 @@ export const planQuery = (place: PlanPlace) =>
     queryKey: ['choir', place.choir, 'plan', place.evening, place.item],
     queryFn: async ({ signal }) =>
       (await ask<{ plan: Plan | null }>(planPath(place), { signal })).plan,
+  });
+
+export const voicesQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'voices'],
+    queryFn: ({ signal }) => ask<Voices>(`/choirs/${choir}/voices`, { signal }),
+  });
+
+/** The roster: persons, so only for those who lead. */
+export const singersQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'singers'],
+    queryFn: ({ signal }) => ask<Singer[]>(`/choirs/${choir}/singers`, { signal }),
+  });
+
+export const checksQuery = (choir: string, singer: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'singers', singer, 'checks'],
+    queryFn: ({ signal }) =>
+      ask<KeptCheck[]>(`/choirs/${choir}/singers/${singer}/checks`, { signal }),
+  });
+
+export const presencePath = (choir: string, evening: string): string =>
+  `/choirs/${choir}/evenings/${evening}/presence`;
+
+export const presenceQuery = (choir: string, evening: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'evenings', evening, 'presence'],
+    queryFn: ({ signal }) => ask<Presence>(presencePath(choir, evening), { signal }),
   });

@@ -6,7 +6,10 @@ import { Name } from '../ui/words';
 import { useHere } from './session';
 
 /** The places of the application, as plain words in the head. */
-const places = [{ name: 'Tonight', to: '/' }] as const;
+const places = [
+  { name: 'Tonight', to: '/' },
+  { name: 'Voices', to: '/voices' },
+] as const;
 
 /** A page with its head: mark, choir, places, what was saved, and the person. */
 export function Frame({

@@ -77,6 +77,19 @@ export const router = createBrowserRouter([
             path: '/evenings/:evening/sheet/:item',
             lazy: page(() => import('../features/sheet/SheetPage')),
           },
+          { path: '/voices', lazy: page(() => import('../features/voices/VoicesPage')) },
+          {
+            path: '/voices/roster',
+            lazy: page(() => import('../features/voices/roster/RosterPage')),
+          },
+          {
+            path: '/voices/roster/read',
+            lazy: page(() => import('../features/voices/roster/ReadListPage')),
+          },
+          {
+            path: '/voices/parts',
+            lazy: page(() => import('../features/voices/parts/PartsPage')),
+          },
           { path: '/choir', lazy: page(() => import('../features/account/ChoirPage')) },
         ],
       },

@@ -4,6 +4,7 @@ import { useNavigate } from 'react-router';
 import { ask, messageOf } from '../../api/client';
 import { queryClient } from '../../api/queries';
 import { WordButton } from '../../ui/words';
+import { forgetLists } from '../voices/roster/keptList';
 
 /** Signs out here, or in every browser. */
 export function SignOutWords({ everywhere = false }: { readonly everywhere?: boolean }) {
@@ -14,6 +15,7 @@ export function SignOutWords({ everywhere = false }: { readonly everywhere?: boo
       // The page goes first: it still shows what is then forgotten.
       await navigate('/sign-in', { replace: true });
       queryClient.clear();
+      forgetLists();
     },
   });
   return (

@@ -11,7 +11,7 @@ import type { BenchActions } from './bench/actions';
 import { Bench } from './bench/Bench';
 import { ClashPanel } from './ClashPanel';
 import { planLayout } from './drawing/layout';
-import { usePageHeight, useWidth } from './drawing/useSize';
+import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Weave } from './drawing/Weave';
 import { itemTime } from './model/agenda';
 import { addSegment, choose, leaveOut, moveSegment } from './model/edits';
@@ -26,7 +26,7 @@ import { planShortcuts } from './planShortcuts';
 import { SegmentStrip } from './SegmentStrip';
 import { ShortcutList } from './ShortcutList';
 import { TitleLine } from './TitleLine';
-import { lettersOn, setLettersOn, useShortcuts } from './useShortcuts';
+import { lettersOn, setLettersOn, useShortcuts } from '../../ui/useShortcuts';
 
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
 const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: ShelfAway })));

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Label, Name, WordButton } from '../../ui/words';
-import type { Shortcut } from './useShortcuts';
+import type { Shortcut } from '../../ui/useShortcuts';
 
 /** The list of keys, beside what they do. */
 export function ShortcutList({

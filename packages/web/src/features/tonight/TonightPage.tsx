@@ -11,7 +11,7 @@ import { useHere } from '../../app/session';
 import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Label, Name, WordLink } from '../../ui/words';
-import { useWidth } from '../plan/drawing/useSize';
+import { useWidth } from '../../ui/useSize';
 import { itemTime } from '../plan/model/agenda';
 import { evaluate, type EvaluatedPlan } from '../plan/model/evaluate';
 import { clockIn, dayName, endInWords, wordingFor } from '../plan/model/words';

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Choices } from '@wide-fern/contract';
 import { isPitched, shapes, shapeWords, type Shape } from '@wide-fern/core';
 import type { Evaluated } from '../model/evaluate';
-import { Stepper } from './Stepper';
+import { Stepper } from '../../../ui/Stepper';
 import type { BenchActions } from './actions';
 
 const selectStyle = {

@@ -1,6 +1,6 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import { useState } from 'react';
-import { WordButton } from '../../../ui/words';
+import { WordButton } from './words';
 
 /**
  * A figure that is typed or stepped. What is typed is taken over when it is left or confirmed; what

@@ -1,0 +1,108 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useHere } from '../../app/session';
+import { hueOf } from '../../ui/color';
+import { usePageHeight } from '../../ui/useSize';
+import { Label, WordLink } from '../../ui/words';
+import { pitchAxis } from './drawing/geometry';
+import { KeyAxis, type PieceSpan } from './drawing/KeyAxis';
+import { Legend } from './drawing/Legend';
+import { ShareCurve } from './drawing/ShareCurve';
+import { SingerRows } from './drawing/SingerRows';
+import type { Section, Setting } from './model/section';
+import { conditionInWords } from './model/words';
+
+/** What stands above and below the rows, in px, at the usual sizes. */
+const around = 440;
+const rowHeight = 26;
+
+/** Share curve, singers, keys and pieces of one section on one pitch axis. */
+export function SectionPicture({
+  section,
+  place,
+  pieces,
+  setting,
+  width,
+  chosen,
+  onChoose,
+  onWanted,
+}: {
+  readonly section: Section;
+  readonly place: number;
+  readonly pieces: readonly PieceSpan[];
+  readonly setting: Setting;
+  readonly width: number;
+  readonly chosen: string | undefined;
+  readonly onChoose: (id: string) => void;
+  readonly onWanted: (wanted: number) => void;
+}) {
+  const { choir } = useHere();
+  const pageHeight = usePageHeight();
+  const { part, rows, band, picture } = section;
+  const hue = hueOf(part.id, place);
+  const condition = setting.presence?.condition ?? 'rested';
+  const gutter = width < 600 ? 104 : 204;
+  const axis = pitchAxis(
+    [
+      band.reach,
+      ...rows.flatMap(({ range }) => (range ? [range.reach] : [])),
+      ...pieces.map(({ range }) => range),
+    ],
+    { left: gutter, right: width },
+  );
+  const mostRows = Math.max(6, Math.floor((pageHeight - around - pieces.length * 19) / rowHeight));
+  const here = rows.flatMap(({ away, range }) => (away || !range ? [] : [range]));
+  return (
+    <Box mt="4px">
+      {picture ? (
+        <ShareCurve
+          picture={picture}
+          here={here}
+          axis={axis}
+          width={width}
+          hue={hue}
+          change={part.change}
+          accidentals={choir.accidentals}
+          onWanted={onWanted}
+        />
+      ) : (
+        <Box py="16px" maxW="68ch">
+          {rows.length === 0 ? (
+            <>
+              Nobody sings {part.one} here yet.{' '}
+              <WordLink to="/voices/roster">Add singers to the roster</WordLink>, one by one or from
+              a list.
+            </>
+          ) : (
+            'Choose a singer and check the range, or check the whole section at once.'
+          )}
+        </Box>
+      )}
+      {rows.length > 0 && (
+        <SingerRows
+          rows={rows}
+          axis={axis}
+          band={band.comfort}
+          width={width}
+          hue={hue}
+          mostRows={mostRows}
+          chosen={chosen}
+          onChoose={onChoose}
+        />
+      )}
+      <KeyAxis
+        axis={axis}
+        band={band.comfort}
+        pieces={pieces}
+        width={width}
+        hue={hue}
+        accidentals={choir.accidentals}
+      />
+      <Flex mt="6px" gap="24px" justify="space-between" wrap="wrap" align="center">
+        <Legend hue={hue} />
+        <Label fontSize="12px">
+          {conditionInWords(condition, setting.voices.trims.conditions[condition])}
+        </Label>
+      </Flex>
+    </Box>
+  );
+}

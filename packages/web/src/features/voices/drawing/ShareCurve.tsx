@@ -1,0 +1,181 @@
+import {
+  countInWords,
+  noteName,
+  wantedForEdge,
+  type AccidentalPreference,
+  type PitchRange,
+  type SectionPicture,
+  type SingerRange,
+} from '@wide-fern/core';
+import { useId, type KeyboardEvent } from 'react';
+import { color } from '../../../ui/color';
+import { SvgText } from '../../../ui/SvgText';
+import { rangeInFigures } from '../model/words';
+import { curvePath, type PitchAxis } from './geometry';
+import { Grip } from './Grip';
+import { useDrag } from './useDrag';
+
+export const curveBox = { top: 26, bottom: 138, height: 158 } as const;
+
+/** How many are comfortable on each note, the level that is wanted, and the band that it makes. */
+export function ShareCurve({
+  picture,
+  here,
+  axis,
+  width,
+  hue,
+  change,
+  accidentals,
+  onWanted,
+}: {
+  readonly picture: SectionPicture;
+  /** The singers it is made of, for moving an edge of the band. */
+  readonly here: readonly SingerRange[];
+  readonly axis: PitchAxis;
+  readonly width: number;
+  readonly hue: string;
+  readonly change: PitchRange;
+  readonly accidentals: AccidentalPreference;
+  readonly onWanted: (wanted: number) => void;
+}) {
+  const dots = useId();
+  const { top, bottom } = curveBox;
+  const { singers, wanted, comfort, easy, around } = picture;
+  const y = (count: number): number => bottom - (count / singers) * (bottom - top);
+  const want = (count: number) => onWanted(Math.min(singers, Math.max(1, count)));
+  const level = useDrag(({ y: at }) =>
+    want(Math.round(((bottom - at) / (bottom - top)) * singers)),
+  );
+  const lowEdge = useDrag(({ x }) => want(wantedForEdge(here, 'low', axis.note(x))));
+  const highEdge = useDrag(({ x }) => want(wantedForEdge(here, 'high', axis.note(x - 1))));
+  const keys = (event: KeyboardEvent) => {
+    const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
+    const to =
+      by !== undefined
+        ? wanted + by
+        : event.key === 'Home'
+          ? 1
+          : event.key === 'End'
+            ? singers
+            : undefined;
+    if (to === undefined) return;
+    event.preventDefault();
+    want(to);
+  };
+  const [from, to] = [axis.x(comfort[0]), axis.x(comfort[1] + 1)];
+  const narrow = axis.left < 150;
+  return (
+    <svg width={width} height={curveBox.height} style={{ display: 'block' }}>
+      <defs>
+        <pattern id={dots} width="6" height="6" patternUnits="userSpaceOnUse">
+          <circle cx="3" cy="3" r="1" fill={hue} opacity={0.75} />
+        </pattern>
+      </defs>
+      <line x1={axis.left} x2={axis.right} y1={top} y2={top} stroke={color('line')} />
+      <SvgText x={axis.right} y={top - 6} textAnchor="end">
+        {singers === 1 ? 'the one singer' : `all ${countInWords(singers)}`}
+      </SvgText>
+      <path d={curvePath(easy, singers, axis, { top, bottom })} fill={hue} fillOpacity={0.12} />
+      <rect
+        x={from}
+        y={top}
+        width={to - from}
+        height={curveBox.height - top}
+        fill={hue}
+        opacity={0.085}
+      />
+      <path
+        d={curvePath(easy, singers, axis, { top, bottom })}
+        fill="none"
+        stroke={hue}
+        strokeWidth={1.2}
+      />
+      <rect
+        x={axis.x(change[0])}
+        y={top}
+        width={Math.max(0, axis.x(change[1] + 1) - axis.x(change[0]))}
+        height={bottom - top}
+        fill={`url(#${dots})`}
+      />
+      {[from, to].map((x) => (
+        <line key={x} x1={x} x2={x} y1={top} y2={curveBox.height} stroke={hue} strokeWidth={1.5} />
+      ))}
+      <line x1={axis.left} x2={axis.right} y1={bottom} y2={bottom} stroke={hue} />
+      <SvgText x={axis.right} y={bottom - 5} textAnchor="end">
+        nobody
+      </SvgText>
+      <g
+        {...level}
+        role="slider"
+        tabIndex={0}
+        aria-label="Singers for whom a note has to be easy"
+        aria-valuemin={1}
+        aria-valuemax={singers}
+        aria-valuenow={wanted}
+        aria-valuetext={`${wanted} of ${singers}; ${rangeInFigures(comfort, accidentals)}`}
+        aria-orientation="vertical"
+        onKeyDown={keys}
+      >
+        <rect x={0} y={y(wanted) - 12} width={axis.right} height={24} fill="transparent" />
+        <line
+          x1={axis.left}
+          x2={axis.right}
+          y1={y(wanted)}
+          y2={y(wanted)}
+          stroke={color('fern')}
+          strokeWidth={1.5}
+        />
+        <Grip x={axis.left - 6} y={y(wanted)} lying />
+        <SvgText
+          x={axis.left - 20}
+          y={y(wanted) + 4}
+          size={13}
+          weight={650}
+          ink="fern"
+          textAnchor="end"
+        >
+          {narrow ? `${wanted}/${singers}` : `wanted: ${wanted} of ${singers}`}
+        </SvgText>
+      </g>
+      {[from, to].map((x) => (
+        <circle key={x} cx={x} cy={y(wanted)} r={4} fill={color('fern')} />
+      ))}
+      {!narrow &&
+        around.map(({ wanted: count, comfort: band, suits }, i) => (
+          <g key={count} onClick={() => want(count)} style={{ cursor: 'pointer' }}>
+            <SvgText
+              x={0}
+              y={84 + 18 * i}
+              weight={count === wanted ? 650 : 400}
+              ink={count === wanted ? 'ink' : 'inkSoft'}
+            >
+              {i === 0 ? `easy for ${count}:` : `for ${count}:`}
+            </SvgText>
+            <SvgText
+              x={axis.left - 12}
+              y={84 + 18 * i}
+              textAnchor="end"
+              weight={count === wanted ? 650 : 400}
+              ink={count === wanted ? 'ink' : 'inkSoft'}
+            >
+              {suits ? rangeInFigures(band, accidentals) : 'no note'}
+            </SvgText>
+          </g>
+        ))}
+      {(
+        [
+          ['low', from, lowEdge],
+          ['high', to, highEdge],
+        ] as const
+      ).map(([end, x, drag]) => (
+        <g key={end} {...drag} aria-hidden="true">
+          <title>
+            {`Move the ${end === 'low' ? 'lower' : 'upper'} edge, now ${noteName(end === 'low' ? comfort[0] : comfort[1], accidentals)}`}
+          </title>
+          <rect x={x - 12} y={bottom - 1} width={24} height={24} fill="transparent" />
+          <Grip x={x} y={bottom + 10} />
+        </g>
+      ))}
+    </svg>
+  );
+}

@@ -1,0 +1,113 @@
+import type { ChoirPart, Presence, Singer, Voices } from '@wide-fern/contract';
+import {
+  narrowing,
+  rangeTonight,
+  sectionPicture,
+  sectionTonight,
+  trimTonight,
+  type Condition,
+  type Narrowing,
+  type PitchRange,
+  type SectionPicture,
+  type SectionTonight,
+  type SingerState,
+} from '@wide-fern/core';
+
+/** What tonight depends on beside the roster; without an evening, everyone is here and rested. */
+export interface Setting {
+  readonly voices: Voices;
+  readonly presence: Presence | undefined;
+  /** The evening's date in the choir's zone. */
+  readonly date: string | undefined;
+}
+
+/** A singer as tonight finds them. */
+export interface Row {
+  readonly singer: Singer;
+  readonly away: boolean;
+  /** What the roster says and what was said of tonight. */
+  readonly states: readonly SingerState[];
+  /** What was said of tonight alone. */
+  readonly statesTonight: readonly SingerState[];
+  readonly checkedToday: boolean;
+  /** Tonight's limits; undefined until a range is known. */
+  readonly range: { readonly comfort: PitchRange; readonly reach: PitchRange } | undefined;
+}
+
+/** A section with everything its picture shows. */
+export interface Section {
+  readonly part: ChoirPart;
+  /** By their low end; who has no range yet comes last. */
+  readonly rows: readonly Row[];
+  readonly band: SectionTonight;
+  /** Undefined while nobody here has a known range. */
+  readonly picture: SectionPicture | undefined;
+  readonly narrowing: readonly Narrowing[];
+}
+
+const conditionOf = ({ presence }: Setting): Condition => presence?.condition ?? 'rested';
+
+function rowOf(singer: Singer, setting: Setting, tonight: Presence['singers'][number] | undefined) {
+  const statesTonight = tonight?.states ?? [];
+  const states = [...new Set([...singer.states, ...statesTonight])];
+  const { comfort, reach } = singer;
+  const checkedToday = setting.date !== undefined && singer.checkedOn === setting.date;
+  const range =
+    comfort && reach
+      ? rangeTonight(
+          { comfort, reach, states, checkedToday },
+          conditionOf(setting),
+          setting.voices.trims,
+        )
+      : undefined;
+  return { singer, away: tonight?.away ?? false, states, statesTonight, checkedToday, range };
+}
+
+const lowEnd = ({ range }: Row): number => (range ? range.comfort[0] : Infinity);
+
+/** All singers who are not on leave, as tonight finds them. */
+export function rowsTonight(singers: readonly Singer[], setting: Setting): Row[] {
+  const said = new Map(setting.presence?.singers.map((one) => [one.singer, one]));
+  return singers
+    .filter(({ onLeave }) => !onLeave)
+    .map((singer) => rowOf(singer, setting, said.get(singer.id)));
+}
+
+/** One section's picture at a share from 0 to 1. */
+export function sectionOf(
+  part: ChoirPart,
+  all: readonly Row[],
+  setting: Setting,
+  share: number,
+): Section {
+  const rows = all
+    .filter(({ singer }) => singer.part === part.id)
+    .sort(
+      (a, b) =>
+        lowEnd(a) - lowEnd(b) ||
+        (a.range?.comfort[1] ?? 0) - (b.range?.comfort[1] ?? 0) ||
+        a.singer.name.localeCompare(b.singer.name),
+    );
+  const here = rows.flatMap(({ singer, away, range, states }) =>
+    away || !range ? [] : [{ id: singer.id, states, ...range }],
+  );
+  // Limits are trimmed already; what is left to do is the section's.
+  const band = sectionTonight(
+    part,
+    here.map(({ comfort, reach }) => ({ comfort, reach, states: [], checkedToday: true })),
+    { share, condition: conditionOf(setting), trims: setting.voices.trims },
+  );
+  return {
+    part,
+    rows,
+    band,
+    picture: here.length > 0 ? sectionPicture(here, share) : undefined,
+    narrowing: narrowing(here, share),
+  };
+}
+
+/** What is taken off a singer's comfort tonight. */
+export const trimOf = ({ states, checkedToday }: Row, setting: Setting) =>
+  checkedToday
+    ? { top: 0, bottom: 0 }
+    : trimTonight(conditionOf(setting), states, setting.voices.trims);

@@ -1,0 +1,110 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import type { SaveVoices, Voices } from '@wide-fern/contract';
+import { countInWords, withoutInWords } from '@wide-fern/core';
+import { ask, messageOf } from '../../../api/client';
+import { queryClient, voicesQuery } from '../../../api/queries';
+import { useHere } from '../../../app/session';
+import { MainButton, QuietButton } from '../../../ui/MainButton';
+import { Label, WordButton } from '../../../ui/words';
+import { absenceInWords, rangeInWords } from '../model/words';
+import type { PanelProps } from './props';
+import { PanelHead } from './PanelHead';
+
+/** What is to be said of a section: who is away, who alone narrows it, and the share that is wanted. */
+export function SectionPanel({
+  data,
+  section,
+  looked,
+  onLook,
+  onOpen,
+}: PanelProps & {
+  readonly looked: number | null;
+  readonly onLook: (percent: number | null) => void;
+}) {
+  const { choir } = useHere();
+  const { part, rows, band, narrowing } = section;
+  const { voices, evening } = data;
+  const isDirector = choir.role === 'director';
+  const keep = useMutation({
+    mutationFn: (body: SaveVoices) =>
+      ask<Voices>(`/choirs/${choir.id}/voices`, { method: 'PUT', body }),
+    onSuccess: (saved) => {
+      queryClient.setQueryData(voicesQuery(choir.id).queryKey, saved);
+      void queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+      onLook(null);
+    },
+  });
+  const nameOf = (id: string) => rows.find(({ singer }) => singer.id === id)?.singer.name ?? '';
+  const away = rows.filter((row) => row.away).length;
+  const unknown = rows.filter(({ range }) => !range).length;
+  const everyone = evening?.withEveryone.find(({ id }) => id === part.id);
+  const absence =
+    everyone && looked === null
+      ? absenceInWords(
+          { ...part, away, comfort: band.comfort },
+          everyone.comfort,
+          choir.accidentals,
+        )
+      : undefined;
+  return (
+    <Box>
+      <PanelHead title={part.many.charAt(0).toUpperCase() + part.many.slice(1)} />
+      <Box mb="12px">
+        {countInWords(rows.length)} on the roster
+        {unknown > 0 ? `, ${countInWords(unknown)} without a known range` : ''}
+        {away > 0 ? `, ${countInWords(away)} away` : ''}.
+      </Box>
+      {absence && <Box mb="12px">{absence.charAt(0).toUpperCase() + absence.slice(1)}.</Box>}
+      {narrowing.length > 0 && (
+        <Box mb="12px">
+          {narrowing.slice(0, 3).map(({ ids, comfort }) => (
+            <Box key={ids.join()}>
+              {withoutInWords(ids.map(nameOf)).replace(/^w/, 'W')}, it would be{' '}
+              {rangeInWords(comfort, choir.accidentals)}.
+            </Box>
+          ))}
+          <Label>Only those who lead see this.</Label>
+        </Box>
+      )}
+      <Flex gap="8px" wrap="wrap" my="16px">
+        {evening && <MainButton onClick={() => onOpen('tonight')}>Say who is here</MainButton>}
+        {rows.length > 0 && (
+          <QuietButton onClick={() => onOpen('section-check')}>Check the section</QuietButton>
+        )}
+      </Flex>
+      <Box borderTopWidth="1px" pt="12px" role="status">
+        {looked === null ? (
+          <Label>
+            Every note of a band is easy for {voices.sharePercent} in 100 of its section. Drag the
+            level or an edge to see what another share would do.
+          </Label>
+        ) : (
+          <>
+            <Box>
+              Looking at {looked} in 100 instead of {voices.sharePercent}, for every section.
+            </Box>
+            <Flex gap="16px" mt="4px">
+              {isDirector && (
+                <WordButton
+                  disabled={keep.isPending}
+                  onClick={() => keep.mutate({ sharePercent: looked })}
+                >
+                  keep {looked} in 100
+                </WordButton>
+              )}
+              <WordButton onClick={() => onLook(null)}>back to {voices.sharePercent}</WordButton>
+            </Flex>
+            {!isDirector && <Label>A director can keep it.</Label>}
+          </>
+        )}
+        {keep.isError && (
+          <Box role="alert" color="brick" fontSize="13px">
+            {messageOf(keep.error)}
+          </Box>
+        )}
+      </Box>
+      <Label mt="16px">Choose a singer in the picture to see more.</Label>
+    </Box>
+  );
+}

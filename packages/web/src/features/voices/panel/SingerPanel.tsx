@@ -1,0 +1,168 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import type { SingerExport } from '@wide-fern/contract';
+import { listInWords, partFitInWords, possibleParts } from '@wide-fern/core';
+import { lazy, Suspense, useState } from 'react';
+import { ask, messageOf } from '../../../api/client';
+import { checksQuery, queryClient } from '../../../api/queries';
+import { useHere } from '../../../app/session';
+import { hueOf } from '../../../ui/color';
+import { MainButton, QuietButton } from '../../../ui/MainButton';
+import { saveFile } from '../../../ui/saveFile';
+import { Label, WordButton } from '../../../ui/words';
+import { trimOf } from '../model/section';
+import { tonightInWords } from '../model/words';
+import type { Row } from '../model/section';
+import type { PanelProps } from './props';
+import { PanelHead } from './PanelHead';
+
+/** Charts come along when a singer's checks are looked at. */
+const CheckHistory = lazy(() => import('./CheckHistory'));
+
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+/** One singer: how they are tonight, what checks found over the months, which parts are possible. */
+export function SingerPanel({
+  data,
+  section,
+  place,
+  row,
+  onOpen,
+}: PanelProps & { readonly row: Row }) {
+  const { choir } = useHere();
+  const { singer } = row;
+  const { voices, setting, presence } = data;
+  const checks = useQuery(checksQuery(choir.id, singer.id));
+  const condition = setting.presence?.condition ?? 'rested';
+  const hue = hueOf(section.part.id, place);
+  const possible = singer.comfort ? possibleParts(singer.comfort, voices.parts) : [];
+  const partOf = (id: string) => voices.parts.find((part) => part.id === id)!;
+  return (
+    <Box>
+      <PanelHead title={singer.name} onClose={() => onOpen('section')} />
+      <Box mb="8px">{tonightInWords(row, trimOf(row, setting), condition, choir.accidentals)}</Box>
+      <Label>
+        {capital(section.part.one)}
+        {singer.also.length > 0
+          ? `, can also sing ${listInWords(singer.also.map((id) => partOf(id).one))}`
+          : ''}
+        .{singer.notes ? ` ${singer.notes}` : ''}
+      </Label>
+      <Flex gap="8px" wrap="wrap" my="16px">
+        <MainButton onClick={() => onOpen('check')}>Check the range</MainButton>
+        <QuietButton onClick={() => onOpen('edit')}>Change</QuietButton>
+        {presence.presence && (
+          <QuietButton
+            onClick={() =>
+              presence.change({
+                singers: [{ singer: singer.id, away: !row.away, states: [...row.statesTonight] }],
+              })
+            }
+          >
+            {row.away ? 'Here after all' : 'Away'}
+          </QuietButton>
+        )}
+      </Flex>
+      <Box as="h3" fontWeight={650} mb="4px">
+        Checks
+      </Box>
+      {checks.isError && (
+        <Box role="alert" color="brick" fontSize="13px">
+          {messageOf(checks.error)}{' '}
+          <WordButton fontSize="13px" onClick={() => void checks.refetch()}>
+            try again
+          </WordButton>
+        </Box>
+      )}
+      {checks.data?.length === 0 && <Label>No check was kept yet.</Label>}
+      {checks.data && checks.data.length > 0 && (
+        <Suspense fallback={<Label>Drawing the checks …</Label>}>
+          <CheckHistory
+            checks={checks.data}
+            tonight={row.range}
+            hue={hue}
+            accidentals={choir.accidentals}
+            onDrop={(check) => void dropCheck(choir.id, singer.id, check)}
+          />
+        </Suspense>
+      )}
+      {possible.length > 0 && (
+        <Box mt="16px">
+          <Box as="h3" fontWeight={650} mb="4px">
+            Parts that suit this range
+          </Box>
+          {possible.map((fit, i) => (
+            <Box key={fit.part} color={i === 0 ? 'ink' : 'inkSoft'}>
+              {capital(partFitInWords(fit, partOf(fit.part), choir.accidentals))}
+              {i === 0 && possible.length > 1 ? '; suits best' : ''}.
+            </Box>
+          ))}
+          <Label mt="4px">
+            A suggestion, never an assignment: a missing note or two decides nothing, ranges grow
+            with practice, and anyone may sing any part that is easy for them.
+          </Label>
+        </Box>
+      )}
+      {choir.role === 'director' && <Personal singer={singer.id} name={singer.name} />}
+    </Box>
+  );
+}
+
+/** Takes a check back, and shows the limits that follow. */
+async function dropCheck(choir: string, singer: string, check: string): Promise<void> {
+  await ask(`/choirs/${choir}/singers/${singer}/checks/${check}`, { method: 'DELETE' });
+  await queryClient.invalidateQueries({ queryKey: ['choir', choir] });
+}
+
+/** Everything kept about a singer: handed out as a file, or forgotten for good. */
+function Personal({ singer, name }: { readonly singer: string; readonly name: string }) {
+  const { choir } = useHere();
+  const [asked, setAsked] = useState(false);
+  const path = `/choirs/${choir.id}/singers/${singer}`;
+  const handOut = useMutation({
+    mutationFn: () => ask<SingerExport>(`${path}/export`),
+    onSuccess: (all) => saveFile('singer.json', 'application/json', JSON.stringify(all, null, 2)),
+  });
+  const forget = useMutation({
+    mutationFn: () => ask<void>(path, { method: 'DELETE' }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['choir', choir.id] }),
+  });
+  const error = handOut.error ?? forget.error;
+  return (
+    <Box mt="16px" pt="12px" borderTopWidth="1px" fontSize="13px">
+      {asked ? (
+        <Box role="alertdialog" aria-label={`Forget ${name}`}>
+          Everything kept about {name} goes for good: range, checks, evenings. Plans keep only the
+          sections’ bands.
+          <Flex gap="16px" mt="4px">
+            <WordButton
+              fontSize="13px"
+              color="brick"
+              disabled={forget.isPending}
+              onClick={() => forget.mutate()}
+            >
+              forget for good
+            </WordButton>
+            <WordButton fontSize="13px" autoFocus onClick={() => setAsked(false)}>
+              keep
+            </WordButton>
+          </Flex>
+        </Box>
+      ) : (
+        <Flex gap="16px">
+          <WordButton fontSize="13px" onClick={() => handOut.mutate()}>
+            hand out what is kept
+          </WordButton>
+          <WordButton fontSize="13px" onClick={() => setAsked(true)}>
+            forget this singer
+          </WordButton>
+        </Flex>
+      )}
+      {error && (
+        <Box role="alert" color="brick">
+          {messageOf(error)}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,13 @@
+import type { Row, Section } from '../model/section';
+import type { ReadyVoices } from '../useVoices';
+
+/** What the panel beside the picture shows. */
+export type PanelKind = 'section' | 'singer' | 'check' | 'edit' | 'section-check' | 'tonight';
+
+export interface PanelProps {
+  readonly data: ReadyVoices;
+  readonly section: Section;
+  readonly place: number;
+  readonly row: Row | undefined;
+  readonly onOpen: (kind: PanelKind) => void;
+}

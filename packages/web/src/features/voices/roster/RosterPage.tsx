@@ -1,0 +1,209 @@
+import { Box, Flex, Input } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import type { Singer } from '@wide-fern/contract';
+import { listInWords, noteName, stateWords, type PitchRange } from '@wide-fern/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { messageOf } from '../../../api/client';
+import { singersQuery, voicesQuery } from '../../../api/queries';
+import { Frame } from '../../../app/Frame';
+import { useHere } from '../../../app/session';
+import { hueOf } from '../../../ui/color';
+import { LongList } from '../../../ui/LongList';
+import { MainButton, QuietButton } from '../../../ui/MainButton';
+import { saveFile } from '../../../ui/saveFile';
+import { Failed, Loading } from '../../../ui/states';
+import { usePageHeight } from '../../../ui/useSize';
+import { Label, Name, WordLink } from '../../../ui/words';
+import { ForLeaders } from './ForLeaders';
+import { SingerForm } from './SingerForm';
+
+/** The whole roster: everyone who sings, by name, also those on leave. */
+export default function RosterPage() {
+  const { choir, mayEdit } = useHere();
+  const voices = useQuery(voicesQuery(choir.id));
+  const singers = useQuery({ ...singersQuery(choir.id), enabled: mayEdit });
+  const error = voices.error ?? singers.error;
+  if (!mayEdit) return <ForLeaders />;
+  return (
+    <Frame place="Voices">
+      {error ? (
+        <Failed
+          message={messageOf(error)}
+          onRetry={() => {
+            void voices.refetch();
+            void singers.refetch();
+          }}
+        />
+      ) : voices.data && singers.data ? (
+        <Roster singers={singers.data} parts={voices.data.parts} />
+      ) : (
+        <Loading what="the roster" />
+      )}
+    </Frame>
+  );
+}
+
+const range = (of: PitchRange | null, accidentals: 'flats' | 'sharps'): string =>
+  of ? `${noteName(of[0], accidentals)}–${noteName(of[1], accidentals)}` : 'not known';
+
+function Roster({
+  singers,
+  parts,
+}: {
+  readonly singers: readonly Singer[];
+  readonly parts: Parameters<typeof SingerForm>[0]['parts'];
+}) {
+  const { choir } = useHere();
+  const pageHeight = usePageHeight();
+  const [wanted, setWanted] = useState('');
+  /** A singer’s id, or «new». */
+  const [opened, setOpened] = useState<string>();
+  // The list follows the typing when there is time; the field never waits for it.
+  const search = useDeferredValue(wanted.trim().toLowerCase());
+  const shown = useMemo(
+    () =>
+      singers.filter(
+        ({ name, part, notes }) =>
+          search === '' ||
+          name.toLowerCase().includes(search) ||
+          part.toLowerCase() === search ||
+          notes.toLowerCase().includes(search),
+      ),
+    [singers, search],
+  );
+  const open = singers.find(({ id }) => id === opened);
+  const onLeave = singers.filter((singer) => singer.onLeave).length;
+  const write = async () => {
+    const { writeCsv } = await import('./csv');
+    saveFile('roster.csv', 'text/csv;charset=utf-8', writeCsv(singers));
+  };
+  return (
+    <Flex
+      px={{ base: '16px', md: '40px' }}
+      pt="16px"
+      gap="32px"
+      direction={{ base: 'column', lg: 'row' }}
+      align="stretch"
+    >
+      <Box flex="1" minW={0}>
+        <Flex justify="space-between" gap="16px" wrap="wrap" align="baseline" mb="12px">
+          <Name as="h1" fontSize="24px">
+            {singers.length === 0
+              ? 'Nobody is on the roster yet'
+              : `${singers.length} ${singers.length === 1 ? 'singer' : 'singers'}${onLeave > 0 ? `, ${onLeave} on leave` : ''}`}
+          </Name>
+          <WordLink to="/voices">back to the sections</WordLink>
+        </Flex>
+        <Flex gap="8px" wrap="wrap" mb="12px">
+          <Input
+            aria-label="Look for a singer"
+            placeholder="Look for a singer"
+            size="sm"
+            flex="1 1 200px"
+            bg="sheet"
+            borderColor="inkSoft"
+            value={wanted}
+            onChange={(event) => setWanted(event.currentTarget.value)}
+          />
+          <MainButton size="sm" onClick={() => setOpened('new')}>
+            Add a singer
+          </MainButton>
+          <QuietButton size="sm" asChild>
+            <WordLink to="/voices/roster/read" textDecoration="none" color="ink">
+              Read a list
+            </WordLink>
+          </QuietButton>
+          {singers.length > 0 && (
+            <QuietButton size="sm" onClick={() => void write()}>
+              Write the list
+            </QuietButton>
+          )}
+        </Flex>
+        {singers.length === 0 && (
+          <Box maxW="68ch">
+            Add singers one by one, or read a list from a spreadsheet. Until then keys rest on what
+            each part usually sings.
+          </Box>
+        )}
+        {singers.length > 0 && shown.length === 0 && (
+          <Box>Nobody is called that. Look for a part of a name, a part’s letters or a note.</Box>
+        )}
+        <LongList
+          items={shown}
+          label="Singers"
+          rowHeight={32}
+          mostHeight={Math.max(320, pageHeight - 200)}
+          keyOf={({ id }) => id}
+        >
+          {(singer) => (
+            <Box
+              asChild
+              w="100%"
+              h="31px"
+              display="flex"
+              alignItems="center"
+              gap="12px"
+              borderBottomWidth="1px"
+              textAlign="left"
+              fontSize="13px"
+              bg={singer.id === opened ? 'fern/13' : undefined}
+              color={singer.onLeave ? 'inkSoft' : 'ink'}
+            >
+              <button type="button" onClick={() => setOpened(singer.id)}>
+                <Box
+                  as="span"
+                  w="32px"
+                  fontWeight={700}
+                  style={{
+                    color: hueOf(
+                      singer.part,
+                      parts.findIndex(({ id }) => id === singer.part),
+                    ),
+                  }}
+                >
+                  {singer.part}
+                </Box>
+                <Box as="span" flex="2" minW={0} truncate fontSize="15px">
+                  {singer.name}
+                </Box>
+                <Box as="span" w="76px" whiteSpace="nowrap">
+                  {range(singer.comfort, choir.accidentals)}
+                </Box>
+                <Box as="span" w="76px" whiteSpace="nowrap" color="inkSoft" hideBelow="md">
+                  {range(singer.reach, choir.accidentals)}
+                </Box>
+                <Box as="span" flex="2" minW={0} truncate color="inkSoft" hideBelow="md">
+                  {[
+                    singer.onLeave ? 'on leave' : '',
+                    ...singer.states.map((state) => stateWords[state]),
+                    singer.also.length > 0 ? `also ${listInWords(singer.also)}` : '',
+                    singer.notes,
+                  ]
+                    .filter((words) => words !== '')
+                    .join(' · ')}
+                </Box>
+              </button>
+            </Box>
+          )}
+        </LongList>
+        <Label mt="12px">
+          Names and ranges are seen by those who lead, never by readers, and never printed on a
+          sheet.
+        </Label>
+      </Box>
+      {opened !== undefined && (opened === 'new' || open) && (
+        <Box w={{ base: '100%', lg: '320px' }} borderLeftWidth={{ lg: '1px' }} pl={{ lg: '24px' }}>
+          <Name as="h2" fontSize="24px" mb="12px">
+            {open ? open.name : 'A new singer'}
+          </Name>
+          <SingerForm
+            key={opened}
+            parts={parts}
+            {...(open ? { singer: open } : {})}
+            onDone={() => setOpened(undefined)}
+          />
+        </Box>
+      )}
+    </Flex>
+  );
+}
