@@ -56,7 +56,13 @@ module.exports = {
       comment: 'A file that nobody uses goes.',
       from: {
         orphan: true,
-        pathNot: ['\\.d\\.(ts|mts)$', '\\.config\\.', 'environment\\.cjs$', '\\.css$', '\\.worklet\\.js$'],
+        pathNot: [
+          '\\.d\\.(ts|mts)$',
+          '\\.config\\.',
+          'environment\\.cjs$',
+          '\\.css$',
+          '\\.worklet\\.js$',
+        ],
       },
       to: {},
     },

@@ -1,6 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { exercises } from '@wide-fern/catalogue';
-import type { Evening, PlanDocument, Session } from '@wide-fern/contract';
+import type { Evening, PlanDocument, Session, Singer, SingerFields } from '@wide-fern/contract';
 import {
   expect,
   type APIRequestContext,
@@ -124,3 +124,31 @@ export const segment = (page: Page, name: string) =>
 /** Waits until the head says that everything is saved. */
 export const saved = (page: Page) =>
   expect(page.getByRole('banner').getByRole('status')).toHaveText(/^saved \d\d:\d\d$/);
+
+/** Puts singers on a person's roster. */
+export async function addSingers(
+  { request, choir }: Person,
+  singers: readonly (Pick<SingerFields, 'name' | 'part'> & Partial<SingerFields>)[],
+): Promise<void> {
+  const nothingElse = {
+    also: [],
+    comfort: null,
+    reach: null,
+    lightTop: null,
+    states: [],
+    onLeave: false,
+    notes: '',
+  };
+  const add = singers.map((singer) => ({ ...nothingElse, ...singer }));
+  const response = await request.post(`/api/choirs/${choir}/singers`, {
+    data: { add, change: [] },
+  });
+  expect(response.status()).toBe(201);
+}
+
+/** A person's roster as the server has it, by name. */
+export async function singersOf({ request, choir }: Person): Promise<Singer[]> {
+  const response = await request.get(`/api/choirs/${choir}/singers`);
+  expect(response.status()).toBe(200);
+  return (await response.json()) as Singer[];
+}

@@ -1,6 +1,13 @@
 import AxeBuilder from '@axe-core/playwright';
 import { expect, test, type Page } from '@playwright/test';
-import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
+import {
+  addSingers,
+  expectNoComplaints,
+  newContext,
+  newEvening,
+  newPerson,
+  storePlan,
+} from './person';
 
 /** Drawings are pictures with a name; what is inside them is left out, the rest of the page is looked at whole. */
 async function expectAccessible(page: Page): Promise<void> {
@@ -45,6 +52,31 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.getByRole('link', { name: 'sheet for the stand' }).click();
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
     await expectAccessible(page);
+    await page.goto('/voices');
+    await page.getByRole('option', { name: /Noor/ }).click();
+    await expect(page.getByText('Thick: easy')).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Check the range' }).click();
+    await expect(page.getByRole('heading', { name: /Range check/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'pause' }).click();
+    await page.getByRole('button', { name: 'Change' }).click();
+    await expect(page.getByRole('button', { name: 'Keep the changes' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/voices?who');
+    await expect(page.getByRole('checkbox', { name: /Noor/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/voices/roster');
+    await page.getByRole('button', { name: /Noor/ }).click();
+    await expectAccessible(page);
+    await page.goto('/voices/parts');
+    await expect(page.getByRole('group', { name: /^Part 1/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/voices/roster/read');
+    await page.getByRole('textbox', { name: /Rows/ }).fill('Ash Tarn;X');
+    await page.getByRole('button', { name: 'Look at these rows' }).click();
+    await expect(page.getByText('1 row, 1 to put right')).toBeVisible();
+    await expectAccessible(page);
     await page.goto('/choir');
     await expect(page.getByText('joss@quarrylane.example')).toBeVisible();
     await expectAccessible(page);
@@ -61,10 +93,22 @@ test('no page is wider than its window, at the desk, on the stand and in the han
   const person = await newPerson(browser);
   const evening = await newEvening(person);
   await storePlan(person, evening, ['coat-off', 'long-s', 'narrow-hum', 'pulley', 'lantern-chord']);
+  await addSingers(person, [
+    { name: 'Wilmet Quay', part: 'S', comfort: [62, 79], reach: [59, 81] },
+  ]);
   const page = await person.context.newPage();
   for (const size of sizes) {
     await page.setViewportSize(size);
-    for (const path of ['/', `/evenings/${evening.id}/plan`, '/choir', '/evenings/new']) {
+    for (const path of [
+      '/',
+      `/evenings/${evening.id}/plan`,
+      '/voices',
+      '/voices/roster',
+      '/voices/roster/read',
+      '/voices/parts',
+      '/choir',
+      '/evenings/new',
+    ]) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       const width = await page.evaluate(() => document.documentElement.scrollWidth);

@@ -44,6 +44,7 @@ const ours = defineConfig({
   globalCss: {
     ...globalCss,
     html: { bg: 'paper', color: 'ink', fontFamily: 'body', lineHeight: 1.4, fontSize: '15px' },
+    'input, select': { accentColor: 'fern' },
     body: { bg: 'paper', color: 'ink', fontVariantNumeric: 'tabular-nums lining-nums' },
     '*': {
       borderColor: 'line',

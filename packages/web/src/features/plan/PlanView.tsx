@@ -17,12 +17,14 @@ import { itemTime } from './model/agenda';
 import { addSegment, choose, leaveOut, moveSegment } from './model/edits';
 import { evaluate } from './model/evaluate';
 import type { PlanStore } from './model/planStore';
+import { madeForInWords, sectionsChange, takeTonight } from './model/sections';
 import { clockIn, dayName, endInWords, isTooLong, leftInWords } from './model/words';
 import { newId } from './model/windows';
 import { NothingPlanned } from './NothingPlanned';
 import { ShelfAway } from './ShelfAway';
 import { PartSwitch } from './PartSwitch';
 import { planShortcuts } from './planShortcuts';
+import { SectionsChanged } from './SectionsChanged';
 import { SegmentStrip } from './SegmentStrip';
 import { ShortcutList } from './ShortcutList';
 import { TitleLine } from './TitleLine';
@@ -58,6 +60,10 @@ export function PlanView({
 
   const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
   const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
+  const change = useMemo(
+    () => sectionsChange(document, evening.tonight),
+    [document, evening.tonight],
+  );
   const clock = useMemo(() => clockIn(timeZone), [timeZone]);
 
   const narrow = width < narrowBelow;
@@ -146,6 +152,7 @@ export function PlanView({
         figure={`${lengthInFigures(plan.total)} of ${lengthInFigures(allotted)}`}
         tooLong={isTooLong(plan)}
         sentence={endInWords(plan, start, clock)}
+        madeFor={madeForInWords(document.tonight)}
       >
         <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
           sheet for the stand
@@ -170,6 +177,17 @@ export function PlanView({
         <Box role="alert" px="24px" pb="8px" color="brick">
           Not saved: {saving.message} Your changes are kept on this device.
         </Box>
+      )}
+      {change && (
+        <SectionsChanged
+          change={change}
+          mayEdit={mayEdit}
+          accidentals={accidentals}
+          onTake={() => {
+            edit(takeTonight(change.tonight));
+            setSaid('The plan rests on tonight’s sections now; undo brings the old keys back.');
+          }}
+        />
       )}
       {narrow && (
         <Label px="16px" fontSize="12px">

@@ -6,6 +6,7 @@ import { Label, Name } from '../../ui/words';
 export function TitleLine({
   date,
   place,
+  madeFor,
   figure,
   tooLong,
   sentence,
@@ -13,6 +14,8 @@ export function TitleLine({
 }: {
   readonly date: string;
   readonly place: string;
+  /** Whose comfort the keys rest on. */
+  readonly madeFor: string;
   readonly figure: string;
   readonly tooLong: boolean;
   readonly sentence: string;
@@ -32,7 +35,7 @@ export function TitleLine({
         {date}
       </Name>
       <Label as="span" fontSize="13px" hideBelow="xl">
-        {place}
+        {place}, {madeFor}
       </Label>
       <Flex
         ml={{ base: 0, lg: 'auto' }}

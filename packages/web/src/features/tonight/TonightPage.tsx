@@ -14,11 +14,13 @@ import { Label, Name, WordLink } from '../../ui/words';
 import { useWidth } from '../../ui/useSize';
 import { itemTime } from '../plan/model/agenda';
 import { evaluate, type EvaluatedPlan } from '../plan/model/evaluate';
+import { sectionsChange } from '../plan/model/sections';
 import { clockIn, dayName, endInWords, wordingFor } from '../plan/model/words';
 import { DateRow } from './DateRow';
 import { nextEvening } from './dates';
 import { readiness, whenInWords } from './sentence';
 import { TonightBands } from './TonightBands';
+import { WhoIsHere } from './WhoIsHere';
 
 /** What the parts do in each segment where they do not simply sing, in words. */
 function movesBySegment(plan: EvaluatedPlan, accidentals: 'flats' | 'sharps') {
@@ -120,7 +122,9 @@ function NextEvening({
   if (!plan || !evening.data) return <Loading what="the evening" />;
 
   const when = whenInWords(summary.startsAt, Date.now(), choir.timeZone);
-  const { sentence, act } = readiness(when, plan, choir.accidentals);
+  const change = sectionsChange(plan.document, evening.data.tonight);
+  const misfits = change?.segments.filter((one) => one.change.misfits.length > 0).length ?? 0;
+  const { sentence, act } = readiness(when, plan, choir.accidentals, misfits);
   const { start } = itemTime(evening.data, item);
   const moves = movesBySegment(plan, choir.accidentals);
   const margin = width < 700 ? 16 : 40;
@@ -157,9 +161,10 @@ function NextEvening({
         width={width - 2 * margin}
         accidentals={choir.accidentals}
       />
-      {plan.segments.length > 0 && (
-        <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="40px" wrap="wrap">
-          <Box flex="1 1 420px">
+      <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="40px" wrap="wrap">
+        <WhoIsHere evening={evening.data} mayEdit={mayEdit} accidentals={choir.accidentals} />
+        {plan.segments.length > 0 && (
+          <Box flex="1 1 380px">
             <Box as="h2" fontWeight={650} mb="4px">
               What the parts do
             </Box>
@@ -177,15 +182,17 @@ function NextEvening({
               ))
             )}
           </Box>
-          <Box flex="1 1 280px">
+        )}
+        {plan.segments.length > 0 && (
+          <Box flex="1 1 240px">
             <Box as="h2" fontWeight={650} mb="4px">
               How long it takes
             </Box>
             <Box color="inkSoft">{endInWords(plan, start, clock)}</Box>
             <WordLink to={`/evenings/${summary.id}/sheet/${item}`}>sheet for the stand</WordLink>
           </Box>
-        </Flex>
-      )}
+        )}
+      </Flex>
     </Box>
   );
 }

@@ -1,4 +1,9 @@
-import { lengthInFigures, noteName, type AccidentalPreference } from '@wide-fern/core';
+import {
+  countInWords,
+  lengthInFigures,
+  noteName,
+  type AccidentalPreference,
+} from '@wide-fern/core';
 import type { EvaluatedPlan } from '../plan/model/evaluate';
 import { decidingNeed, highestSung } from '../plan/model/needs';
 
@@ -38,6 +43,8 @@ export function readiness(
   when: string,
   plan: EvaluatedPlan,
   accidentals: AccidentalPreference,
+  /** Segments that left someone's comfort since the plan was made, because people or conditions changed. */
+  misfits = 0,
 ): Readiness {
   const whose = `${when}’s`;
   if (plan.segments.length === 0) {
@@ -55,6 +62,14 @@ export function readiness(
     return {
       sentence: `${whose} warm-up cannot be led yet: “${name}” has no key that everyone can sing.`,
       act,
+    };
+  }
+  if (misfits > 0) {
+    const segments =
+      misfits === 1 ? 'one segment leaves' : `${countInWords(misfits)} segments leave`;
+    return {
+      sentence: `${whose} warm-up no longer fits who is here: ${segments} a section’s comfort.`,
+      act: 'Look at the new keys',
     };
   }
   const over = Math.round(plan.total) - Math.round(plan.allotted);

@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { countInWords } from '@wide-fern/core';
 import { useHere } from '../../app/session';
 import { hueOf } from '../../ui/color';
 import { usePageHeight } from '../../ui/useSize';
@@ -12,7 +13,7 @@ import type { Section, Setting } from './model/section';
 import { conditionInWords } from './model/words';
 
 /** What stands above and below the rows, in px, at the usual sizes. */
-const around = 440;
+const around = 406;
 const rowHeight = 26;
 
 /** Share curve, singers, keys and pieces of one section on one pitch axis. */
@@ -50,6 +51,7 @@ export function SectionPicture({
     { left: gutter, right: width },
   );
   const mostRows = Math.max(6, Math.floor((pageHeight - around - pieces.length * 19) / rowHeight));
+  const below = rows.length - mostRows;
   const here = rows.flatMap(({ away, range }) => (away || !range ? [] : [range]));
   return (
     <Box mt="4px">
@@ -100,7 +102,12 @@ export function SectionPicture({
       <Flex mt="6px" gap="24px" justify="space-between" wrap="wrap" align="center">
         <Legend hue={hue} />
         <Label fontSize="12px">
-          {conditionInWords(condition, setting.voices.trims.conditions[condition])}
+          {[
+            conditionInWords(condition, setting.voices.trims.conditions[condition]),
+            below > 0 ? `${countInWords(below)} more in the list, scroll` : '',
+          ]
+            .filter((words) => words !== '')
+            .join(' · ')}
         </Label>
       </Flex>
     </Box>

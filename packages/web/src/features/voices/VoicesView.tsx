@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { singersWanted } from '@wide-fern/core';
-import { useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useHere } from '../../app/session';
 import { useWidth } from '../../ui/useSize';
@@ -23,7 +23,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
   const { voices, singers, evening, setting } = data;
   const [params, setParams] = useSearchParams();
   const [chosen, setChosen] = useState<string>();
-  const [panel, setPanel] = useState<PanelKind>('section');
+  const [panel, setPanel] = useState<PanelKind>(params.has('who') ? 'tonight' : 'section');
   /** A share that is only looked at; null while the choir's own holds. */
   const [looked, setLooked] = useState<number | null>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -51,7 +51,15 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
   );
   const narrow = width < narrowBelow;
   const margin = width < 700 ? 16 : 40;
-  const pictureWidth = narrow ? width - 2 * margin : width - 2 * margin - 336;
+  // On a small screen the panel stands below; what was opened there is brought into view.
+  const panelFrame = useRef<HTMLDivElement>(null);
+  const opened = `${panel} ${chosen ?? ''}`;
+  const before = useRef(opened);
+  useEffect(() => {
+    if (narrow && before.current !== opened) panelFrame.current?.scrollIntoView();
+    before.current = opened;
+  }, [narrow, opened]);
+  const pictureWidth = Math.max(280, narrow ? width - 2 * margin : width - 2 * margin - 336);
 
   return (
     <Box ref={frame}>
@@ -97,6 +105,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
           />
         </Box>
         <Box
+          ref={panelFrame}
           flex="1"
           minW={0}
           ml={narrow ? 0 : '20px'}

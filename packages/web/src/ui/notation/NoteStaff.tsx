@@ -13,7 +13,7 @@ import { loadMusicFont, pinFonts } from './fonts';
 /** The clef a part reads from. */
 export type Clef = 'treble' | 'tenor' | 'bass';
 
-const size = { width: 180, height: 110 } as const;
+const size = { width: 160, height: 110 } as const;
 
 /** A note as the engraver takes it: «f#/5», written an octave higher in the tenor's clef. */
 const keyOf = ({ letter, accidental, octave }: SpelledNote, clef: Clef): string => {

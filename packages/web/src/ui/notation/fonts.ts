@@ -7,7 +7,7 @@ let loaded: Promise<void> | undefined;
 export const loadMusicFont = (): Promise<void> =>
   (loaded ??= new FontFace('Bravura', `url(${bravura})`).load().then((face) => {
     document.fonts.add(face);
-    VexFlow.setFonts('Bravura', 'Source Sans 3 Variable');
+    VexFlow.setFonts('Bravura');
   }));
 
 const fontAttributes = ['font-family', 'font-size', 'font-weight', 'font-style'];

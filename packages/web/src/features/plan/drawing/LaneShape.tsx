@@ -74,7 +74,7 @@ export function LaneShape({
         {band.id}
       </SvgText>
       <SvgText x={labelX} y={(top + bottom) / 2 + 20}>
-        {band.singers > 0 ? `${band.singers} here` : 'usual'}
+        {band.singers > 0 ? `for ${band.singers}` : 'usual'}
       </SvgText>
       {namedNotes(band.comfort).map((note) => (
         <g key={note}>

@@ -53,7 +53,7 @@ function Span({
   return (
     <g>
       <SvgText x={0} y={y + 4} size={13} isName ink="ink">
-        {narrow ? title.slice(0, 12) : title}
+        {narrow && title.length > 13 ? `${title.slice(0, 11).trimEnd()}…` : title}
       </SvgText>
       <line x1={from} x2={to} y1={y} y2={y} stroke={color('inkSoft')} strokeWidth={1.2} />
       {ends.includes('low') ? (

@@ -101,9 +101,11 @@ export function ShareCurve({
         <line key={x} x1={x} x2={x} y1={top} y2={curveBox.height} stroke={hue} strokeWidth={1.5} />
       ))}
       <line x1={axis.left} x2={axis.right} y1={bottom} y2={bottom} stroke={hue} />
-      <SvgText x={axis.right} y={bottom - 5} textAnchor="end">
-        nobody
-      </SvgText>
+      {!narrow && (
+        <SvgText x={axis.right} y={bottom - 5} textAnchor="end">
+          nobody
+        </SvgText>
+      )}
       <g
         {...level}
         role="slider"

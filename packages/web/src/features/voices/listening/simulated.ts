@@ -1,5 +1,4 @@
 import { seeded, singerAnswers, usualSinger, type SimulatedSinger } from '@wide-fern/sound';
-import type { MidiNote } from '@wide-fern/core';
 import type { OpenSource } from './source';
 
 const sampleRate = 16_000;
@@ -15,7 +14,6 @@ export const openSimulated =
   (onSamples) => {
     const random = seeded(1);
     let waiting = new Float32Array(0);
-    let wanted: MidiNote | undefined;
     const timer = window.setInterval(
       () => {
         const samples = new Float32Array(Math.round(piece * sampleRate));
@@ -28,8 +26,6 @@ export const openSimulated =
     return Promise.resolve({
       sampleRate,
       want: (note) => {
-        if (note === wanted) return;
-        wanted = note;
         waiting = new Float32Array(singerAnswers(singer, note, sampleRate, random));
       },
       stop: () => window.clearInterval(timer),

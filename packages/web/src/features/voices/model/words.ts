@@ -38,25 +38,26 @@ export function sectionSentence(
   accidentals: AccidentalPreference,
 ): string {
   const name = capital(part.many);
+  const opening = when === '' ? name : `${name} ${when}`;
   const range = rangeInWords(band.comfort, accidentals);
   if (rows.length === 0) {
     return `${name}: nobody is on the roster yet. Until then, what ${part.many} usually sing: ${range}.`;
   }
   if (!picture) {
     return rows.every(({ away }) => away)
-      ? `${name} ${when}: nobody is here. Keys rest on what ${part.many} usually sing, ${range}.`
+      ? `${opening}: nobody is here. Keys rest on what ${part.many} usually sing, ${range}.`
       : `${name}: no range is known yet. Until then, what ${part.many} usually sing: ${range}.`;
   }
   const { wanted, singers } = picture;
   if (!band.suits) {
-    return `${name} ${when}: no note is easy for ${countInWords(wanted)} of ${countInWords(singers)}. The most agree on ${range}.`;
+    return `${opening}: no note is easy for ${countInWords(wanted)} of ${countInWords(singers)}. The most agree on ${range}.`;
   }
-  if (singers === 1) return `${name} ${when}: ${range}, as the one ${part.one} here sings.`;
+  if (singers === 1) return `${opening}: ${range}, as the one ${part.one} here sings.`;
   const easy =
     wanted === singers
       ? `all ${countInWords(singers)}`
-      : `at least ${countInWords(wanted)} of the ${countInWords(singers)}`;
-  return `${name} ${when}: ${range}. Each note is easy for ${easy}.`;
+      : `at least ${countInWords(wanted)} of ${countInWords(singers)}`;
+  return `${opening}: ${range}, each note easy for ${easy}.`;
 }
 
 /** A singer's state as it stands beside the name. */

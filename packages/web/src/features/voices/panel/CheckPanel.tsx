@@ -163,8 +163,8 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
           <Box as="h3" fontWeight={650}>
             Range check, {wayWords[now.way]}
           </Box>
-          <Flex align="center" justify="space-between" gap="8px" minH="114px">
-            <Name fontSize="64px" lineHeight="1" role="status" aria-live="polite">
+          <Flex align="center" justify="space-between" gap="0" minH="114px">
+            <Name fontSize="56px" lineHeight="1" role="status" aria-live="polite">
               {noteName(now.note, accidentals)}
             </Name>
             <Suspense fallback={null}>

@@ -1,22 +1,37 @@
-import { CheckPanel } from './CheckPanel';
-import { EditPanel } from './EditPanel';
+import { lazy, Suspense } from 'react';
+import { Label } from '../../../ui/words';
 import type { PanelKind, PanelProps } from './props';
-import { SectionCheckPanel } from './SectionCheckPanel';
 import { SectionPanel } from './SectionPanel';
 import { SingerPanel } from './SingerPanel';
 import { TonightPanel } from './TonightPanel';
 
+/** Forms, checks and their sound come along when they are opened. */
+const CheckPanel = lazy(() =>
+  import('./CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
+);
+const EditPanel = lazy(() =>
+  import('./EditPanel').then(({ EditPanel: one }) => ({ default: one })),
+);
+const SectionCheckPanel = lazy(() =>
+  import('./SectionCheckPanel').then(({ SectionCheckPanel: one }) => ({ default: one })),
+);
+
 /** The opened thing, beside the picture and never over it. */
-export function Panel({
-  kind,
-  looked,
-  onLook,
-  ...props
-}: PanelProps & {
-  readonly kind: PanelKind;
-  readonly looked: number | null;
-  readonly onLook: (percent: number | null) => void;
-}) {
+export function Panel(
+  props: PanelProps & {
+    readonly kind: PanelKind;
+    readonly looked: number | null;
+    readonly onLook: (percent: number | null) => void;
+  },
+) {
+  return (
+    <Suspense fallback={<Label>Opening …</Label>}>
+      <Opened {...props} />
+    </Suspense>
+  );
+}
+
+function Opened({ kind, looked, onLook, ...props }: Parameters<typeof Panel>[0]) {
   const { row } = props;
   if (kind === 'tonight') return <TonightPanel {...props} />;
   if (kind === 'section-check') return <SectionCheckPanel key={props.section.part.id} {...props} />;

@@ -148,8 +148,10 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
             </Label>
           </Flex>
           <Flex gap="8px" wrap="wrap" mb="12px">
-            <MainButton onClick={() => change(nextNote(check))}>Next note (n)</MainButton>
-            <QuietButton onClick={() => change(turnAround(check))}>
+            <MainButton size="sm" onClick={() => change(nextNote(check))}>
+              Next note (n)
+            </MainButton>
+            <QuietButton size="sm" onClick={() => change(turnAround(check))}>
               {check.way === 'up' ? 'Now down' : 'That is all'}
             </QuietButton>
             <WordButton onClick={() => void giveNote(check.note)}>hear (h)</WordButton>

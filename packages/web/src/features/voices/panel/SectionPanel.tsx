@@ -51,7 +51,7 @@ export function SectionPanel({
     <Box>
       <PanelHead title={part.many.charAt(0).toUpperCase() + part.many.slice(1)} />
       <Box mb="12px">
-        {countInWords(rows.length)} on the roster
+        {countInWords(rows.length).replace(/^./, (first) => first.toUpperCase())} on the roster
         {unknown > 0 ? `, ${countInWords(unknown)} without a known range` : ''}
         {away > 0 ? `, ${countInWords(away)} away` : ''}.
       </Box>
@@ -68,9 +68,15 @@ export function SectionPanel({
         </Box>
       )}
       <Flex gap="8px" wrap="wrap" my="16px">
-        {evening && <MainButton onClick={() => onOpen('tonight')}>Say who is here</MainButton>}
+        {evening && (
+          <MainButton size="sm" onClick={() => onOpen('tonight')}>
+            Say who is here
+          </MainButton>
+        )}
         {rows.length > 0 && (
-          <QuietButton onClick={() => onOpen('section-check')}>Check the section</QuietButton>
+          <QuietButton size="sm" onClick={() => onOpen('section-check')}>
+            Check the section
+          </QuietButton>
         )}
       </Flex>
       <Box borderTopWidth="1px" pt="12px" role="status">

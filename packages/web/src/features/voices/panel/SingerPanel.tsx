@@ -49,10 +49,15 @@ export function SingerPanel({
         .{singer.notes ? ` ${singer.notes}` : ''}
       </Label>
       <Flex gap="8px" wrap="wrap" my="16px">
-        <MainButton onClick={() => onOpen('check')}>Check the range</MainButton>
-        <QuietButton onClick={() => onOpen('edit')}>Change</QuietButton>
+        <MainButton size="sm" onClick={() => onOpen('check')}>
+          Check the range
+        </MainButton>
+        <QuietButton size="sm" onClick={() => onOpen('edit')}>
+          Change
+        </QuietButton>
         {presence.presence && (
           <QuietButton
+            size="sm"
             onClick={() =>
               presence.change({
                 singers: [{ singer: singer.id, away: !row.away, states: [...row.statesTonight] }],

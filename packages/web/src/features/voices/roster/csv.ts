@@ -16,7 +16,7 @@ export const csvLimits = { bytes: 2_000_000, rows: 2001 } as const;
 export interface Cells {
   readonly rows: readonly (readonly string[])[];
   /** What could not be understood, in words. */
-  readonly warning: string | undefined;
+  readonly warning: string | null;
 }
 
 /** Cuts a list into cells: comma, semicolon or tab between them, quotes around them, line ends of any kind. */
@@ -32,7 +32,7 @@ export function readCells(text: string): Cells {
       ? `Only the first ${csvLimits.rows - 1} rows are read.`
       : quotes
         ? `A quotation mark is not closed near row ${(quotes.row ?? 0) + 1}; look at what stands there.`
-        : undefined;
+        : null;
   return { rows, warning };
 }
 
@@ -43,7 +43,7 @@ export function guessReading(rows: readonly (readonly string[])[]): {
 } {
   const width = rows.reduce((most, row) => Math.max(most, row.length), 0);
   const first = rows[0] ?? [];
-  const headings = looksLikeHeadings(first);
+  const headings = first.length > 0 && looksLikeHeadings(first);
   const guessed: (RosterColumn | null)[] = headings
     ? guessColumns(first)
     : ['name', 'part', 'easyFrom', 'easyTo', 'reachFrom', 'reachTo'];
@@ -58,7 +58,7 @@ export const writeCsv = (singers: readonly RosterSinger[]): string =>
   )}\r\n`;
 
 /** The text of a file. Throws in words when it is too large or not in a known encoding. */
-export async function textOf(file: Blob): Promise<string> {
+export async function textOf(file: Pick<Blob, 'size' | 'arrayBuffer'>): Promise<string> {
   if (file.size > csvLimits.bytes) {
     throw new Error(
       'This file is larger than 2 MB; a roster is far smaller. Check which one it is.',

@@ -7,7 +7,8 @@ export interface ReadList {
   readonly headings: boolean;
   readonly columns: readonly (RosterColumn | null)[];
   readonly naming: NoteNaming;
-  readonly warning: string | undefined;
+  /** What could not be understood in it, in words. */
+  readonly warning: string | null;
 }
 
 const schema: z.ZodType<ReadList> = z.object({
@@ -15,7 +16,7 @@ const schema: z.ZodType<ReadList> = z.object({
   headings: z.boolean(),
   columns: z.array(z.enum(rosterColumns).nullable()),
   naming: z.enum(noteNamings),
-  warning: z.union([z.string(), z.undefined()]),
+  warning: z.string().nullable(),
 });
 
 const prefix = 'wide-fern:list:';

@@ -124,8 +124,10 @@ export function readForm(
   });
   if (!parsed.success) {
     for (const { path, message } of parsed.error.issues) {
-      const field = path[0] === 'comfort' || path[0] === 'reach' ? 'comfortLow' : path[0];
-      fields[field as keyof SingerForm] ??= message;
+      // Of the limits more is known already than that something is wrong with them.
+      const isLimit = path[0] === 'comfort' || path[0] === 'reach';
+      if (isLimit && noteFields.some((field) => fields[field] !== undefined)) continue;
+      fields[isLimit ? 'comfortLow' : (path[0] as keyof SingerForm)] ??= message;
     }
   }
   return parsed.success && Object.keys(fields).length === 0

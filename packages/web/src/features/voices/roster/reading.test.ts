@@ -13,7 +13,7 @@ const list: ReadList = {
   headings: true,
   columns: ['name', 'part'],
   naming: 'octaves',
-  warning: undefined,
+  warning: null,
 };
 const ash = { id: 'a', version: 4, name: 'Ash Tarn' } as Singer;
 
@@ -46,7 +46,7 @@ describe('a list before it is stored', () => {
   });
   it('is kept on the device until it is stored, and forgotten by whoever signs out', () => {
     keepList('me', 'choir', list);
-    expect(readKept('me', 'choir')).toEqual({ ...list, warning: undefined });
+    expect(readKept('me', 'choir')).toEqual(list);
     expect(readKept('me', 'other')).toBeUndefined();
     keepList('me', 'choir', undefined);
     expect(readKept('me', 'choir')).toBeUndefined();

@@ -2,7 +2,7 @@ import type { Synth } from 'tone';
 import { frequency, type MidiNote, type Seconds } from '@wide-fern/core';
 
 /** How long a note is given, in seconds. */
-const length: Seconds = 1.2;
+const length: Seconds = 0.8;
 
 let synth: Promise<Synth> | undefined;
 
@@ -25,7 +25,7 @@ export async function giveNote(note: MidiNote): Promise<void> {
     await start();
     if (getContext().state !== 'running') return;
     instrument.triggerAttackRelease(frequency(note), length);
-    await new Promise((done) => setTimeout(done, (length + 0.35) * 1000));
+    await new Promise((done) => setTimeout(done, (length + 0.25) * 1000));
   } catch {
     // No sound device: the note's name and its place on the staff are still there.
     synth = undefined;

@@ -1,0 +1,69 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { countInWords, type AccidentalPreference } from '@wide-fern/core';
+import { useState } from 'react';
+import { MainButton } from '../../ui/MainButton';
+import { WordButton } from '../../ui/words';
+import { bandChangeInWords, segmentChangeInWords, type SectionsChange } from './model/sections';
+
+/** The sections are others than when the plan was made: which keys that touches, and the new ladders as an offer. */
+export function SectionsChanged({
+  change,
+  mayEdit,
+  accidentals,
+  onTake,
+}: {
+  readonly change: SectionsChange;
+  readonly mayEdit: boolean;
+  readonly accidentals: AccidentalPreference;
+  readonly onTake: () => void;
+}) {
+  const [open, setOpen] = useState(false);
+  const { bands, segments, tonight } = change;
+  const misfits = segments.filter((one) => one.change.misfits.length > 0);
+  const count = segments.length;
+  const what =
+    bands.length === 0
+      ? 'What is sung on this evening has changed.'
+      : bands.map((band) => bandChangeInWords(band, accidentals)).join(' ');
+  const so =
+    count === 0
+      ? 'Every key stays as it is.'
+      : `${countInWords(misfits.length > 0 ? misfits.length : count)} ${
+          (misfits.length > 0 ? misfits.length : count) === 1 ? 'segment' : 'segments'
+        } ${misfits.length > 0 ? (misfits.length === 1 ? 'no longer fits' : 'no longer fit') : 'would have other keys'}.`;
+  return (
+    <Box
+      role="region"
+      aria-label="The sections have changed"
+      mx={{ base: '16px', md: '24px' }}
+      mb="8px"
+      pl="12px"
+      borderLeftWidth="3px"
+      borderColor="spore"
+      fontSize="13px"
+    >
+      <Flex gap="16px" align="center" wrap="wrap">
+        <Box flex="1 1 360px">
+          {what} {so.charAt(0).toUpperCase() + so.slice(1)}
+        </Box>
+        {count > 0 && (
+          <WordButton fontSize="13px" aria-expanded={open} onClick={() => setOpen(!open)}>
+            {open ? 'close' : 'which ones'}
+          </WordButton>
+        )}
+        {mayEdit && (
+          <MainButton size="xs" onClick={onTake}>
+            Take tonight’s keys
+          </MainButton>
+        )}
+      </Flex>
+      {open && (
+        <Box as="ul" mt="4px" pl="16px" listStyleType="disc">
+          {segments.map((one) => (
+            <li key={one.segment.id}>{segmentChangeInWords(one, tonight, accidentals)}</li>
+          ))}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,68 @@
+import type { Tonight } from '@wide-fern/contract';
+import { documentOf, tonight } from '../../../testing/plans';
+import { evaluate } from './evaluate';
+import {
+  bandChangeInWords,
+  madeForInWords,
+  sectionsChange,
+  segmentChangeInWords,
+  takeTonight,
+} from './sections';
+
+const withBasses = (comfort: [number, number], more: object = {}): Tonight => ({
+  ...tonight,
+  bands: tonight.bands.map((band) => (band.id === 'B' ? { ...band, comfort, ...more } : band)),
+});
+const document = documentOf('coat-off', 'narrow-hum', 'slate-steps');
+
+describe('sections that changed since a plan was made', () => {
+  it('are not spoken of while they are the same', () => {
+    expect(sectionsChange(document, tonight)).toBeUndefined();
+    // Another singer in the same band changes no key.
+    expect(sectionsChange(document, withBasses([43, 62], { singers: 7, away: 1 }))).toBeUndefined();
+  });
+  it('are named, with the segments that no longer fit and the ladder they would have', () => {
+    const now = withBasses([48, 58]);
+    const change = sectionsChange(document, now)!;
+    expect(change.bands.map((band) => bandChangeInWords(band, 'flats'))).toEqual([
+      'The basses sing C3–B♭3 easily now, G2–D4 when this plan was made.',
+    ]);
+    expect(change.segments.map(({ segment }) => segment.id)).toContain('slate-steps');
+    const words = change.segments.map((one) => segmentChangeInWords(one, now, 'flats'));
+    expect(words.find((text) => text.startsWith('Slate steps'))).toMatch(
+      /^Slate steps: (basses (beyond their comfort|out of reach) in .+\. )?It would be .+\.$/,
+    );
+  });
+  it('are taken over with one edit: every ladder is the one for tonight', () => {
+    const now = withBasses([48, 58]);
+    const taken = takeTonight(now)(document);
+    expect(taken.tonight).toBe(now);
+    expect(sectionsChange(taken, now)).toBeUndefined();
+    const offered = sectionsChange(document, now)!.segments;
+    const computed = evaluate(taken, 900).segments;
+    for (const { segment, change } of offered) {
+      const sung = computed.find((one) => one.segment.id === segment.id)!.computed;
+      expect(sung.repetitions).toEqual(change.now.repetitions);
+    }
+  });
+  it('let a start chosen by hand go only where it does not fit any more', () => {
+    const chosen = {
+      ...document,
+      segments: document.segments.map((one) =>
+        one.id === 'slate-steps' ? { ...one, choices: { ...one.choices, start: 60 } } : one,
+      ),
+    };
+    const start = (now: Tonight) =>
+      takeTonight(now)(chosen).segments.find(({ id }) => id === 'slate-steps')!.choices.start;
+    expect(start(withBasses([43, 63]))).toBe(60);
+    expect(start(withBasses([52, 54], { reach: [52, 54] }))).toBeNull();
+  });
+  it('say whom a plan was made for', () => {
+    expect(madeForInWords(withBasses([43, 62], { singers: 1, away: 2 }))).toBe(
+      'for 8 S, 8 A, 8 T, 1 B (two away)',
+    );
+    expect(madeForInWords({ ...tonight, condition: 'morning' })).toMatch(/, in the morning$/);
+    const nobody = tonight.bands.map((band) => ({ ...band, singers: 0 }));
+    expect(madeForInWords({ ...tonight, bands: nobody })).toBe('for what each part usually sings');
+  });
+});
