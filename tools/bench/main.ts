@@ -15,6 +15,8 @@ import { root } from '../root';
 import { endWith, say } from '../setup/say.mjs';
 import { fourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
+import { measurePitch } from './pitch';
+import { measureVoices } from './voices';
 
 const worked = (
   highest: number,
@@ -96,7 +98,22 @@ async function bench(): Promise<void> {
   say(
     `| 1,000 ladder problems by command line, start included | ${thousandProblems().toFixed(1)} s |`,
   );
+  const pitch = measurePitch();
+  say(
+    `| frames on the right semitone, test signals E2 to C6 | ${(100 * pitch.right).toFixed(2)} % |`,
+  );
+  say(`| frames an octave beside it | ${(100 * pitch.octave).toFixed(2)} % |`);
+  say(`| first right answer after a note begins, at most | ${pitch.answer.toFixed(0)} ms |`);
+  say(`| hearing one second of audio (Node) | ${pitch.cost.toFixed(0)} ms |`);
   if (isBuilt(root)) {
+    const voices = await measureVoices();
+    say(
+      `| a section’s picture after the data, 2,000 singers in 40 choirs | ${voices.picture50.toFixed(0)} ms |`,
+    );
+    say(`| the same with 2,000 singers in one choir | ${voices.picture2000.toFixed(0)} ms |`);
+    say(
+      `| from a key to the second frame after it, roster of 2,000 | ${voices.typing2000.toFixed(0)} ms |`,
+    );
     for (const { page, bytes } of firstLoads(webFolder(root)).slice(0, 3)) {
       say(
         `| first load of ${page}, gzip (limit ${firstLoadLimit / 1000} kB) | ${Math.round(bytes / 1000)} kB |`,

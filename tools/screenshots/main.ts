@@ -34,6 +34,16 @@ const openPlan = async (page: Page, segment?: string): Promise<void> => {
   if (segment) await strip.getByRole('button', { name: segment }).click();
 };
 
+const openVoices = async (page: Page, singer?: string): Promise<void> => {
+  await page.getByRole('link', { name: 'Voices' }).click();
+  await page.getByRole('listbox', { name: 'Singers' }).waitFor();
+  if (singer) await page.getByRole('option', { name: singer }).click();
+};
+const openCheck = async (page: Page): Promise<void> => {
+  await page.getByRole('button', { name: 'Check the range' }).click();
+  await page.getByRole('heading', { name: /^Range check/ }).waitFor();
+};
+
 const pictures: readonly Picture[] = [
   { name: 'tonight', size: 'desk', show: () => Promise.resolve() },
   { name: 'plan', size: 'desk', show: (page) => openPlan(page, 'Slate steps') },
@@ -44,6 +54,74 @@ const pictures: readonly Picture[] = [
     show: (page) => openPlan(page, 'Lantern chord'),
   },
   { name: 'plan-hand', size: 'hand', whole: true, show: (page) => openPlan(page, 'Pulley') },
+  {
+    name: 'voices',
+    size: 'desk',
+    show: async (page) => {
+      await openVoices(page, 'Noor Haddadin');
+      await page.getByText('Thick: easy').waitFor();
+    },
+  },
+  { name: 'voices-hand', size: 'hand', whole: true, show: (page) => openVoices(page) },
+  {
+    name: 'check',
+    size: 'desk',
+    show: async (page) => {
+      await openVoices(page, 'Hester Quill');
+      await openCheck(page);
+      for (let i = 0; i < 7; i += 1) await page.keyboard.press('e');
+      await page.locator('.vf-stavenote').first().waitFor();
+    },
+  },
+  {
+    name: 'who-is-here',
+    size: 'stand',
+    dark: true,
+    show: async (page) => {
+      await page.getByRole('link', { name: 'say who is here' }).click();
+      await page.getByRole('button', { name: /^B Basses/ }).click();
+      await page.getByRole('checkbox', { name: 'Hamish Orrel' }).uncheck();
+      await page.getByRole('combobox', { name: 'The choir comes' }).selectOption('after-work');
+    },
+  },
+  {
+    name: 'roster',
+    size: 'desk',
+    show: async (page) => {
+      await openVoices(page);
+      await page.getByRole('link', { name: 'the whole roster' }).click();
+      await page.getByRole('button', { name: /Noor Haddadin/ }).click();
+    },
+  },
+  {
+    name: 'list',
+    size: 'desk',
+    show: async (page) => {
+      await openVoices(page);
+      await page.getByRole('link', { name: 'the whole roster' }).click();
+      await page.getByRole('link', { name: 'Read a list' }).click();
+      await page
+        .getByRole('textbox', { name: 'Rows from a spreadsheet' })
+        .fill(
+          'Singer;Voice;Low;High\nWilmet Quay;Soprano;D4;A5\nAsh Tarn;Bass;G2;C6\nNoor Haddadin;S;D4;F5\nBo Salt;Kazoo;C3;G4\n',
+        );
+      await page.getByRole('button', { name: 'Look at these rows' }).click();
+    },
+  },
+  {
+    name: 'sections-changed',
+    size: 'desk',
+    show: async (page) => {
+      await openVoices(page);
+      await page.getByRole('button', { name: 'Say who is here' }).click();
+      const stored = page.waitForResponse((answer) => answer.request().method() === 'PUT');
+      await page.getByRole('combobox', { name: 'The choir comes' }).selectOption('after-work');
+      await stored;
+      await page.getByRole('link', { name: 'Tonight' }).click();
+      await page.getByRole('button', { name: 'Look at the new keys' }).click();
+      await page.getByRole('button', { name: 'which ones' }).click();
+    },
+  },
   {
     name: 'shelf',
     size: 'desk',
@@ -114,7 +192,7 @@ async function takeAll(only: readonly string[]): Promise<void> {
     for (const picture of pictures) {
       if (only.length > 0 && !only.includes(picture.name)) continue;
       // A database for each picture: what one changes, the next does not see.
-      const database = picture.name.replaceAll('-', '_');
+      const database = `picture_${picture.name.replaceAll('-', '_')}`;
       await ensureDatabase(cluster.url, database);
       const port = String(await freePort());
       const server = await startServer(root, {

@@ -2,7 +2,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { demoChoir } from '@wide-fern/catalogue/demo';
 import type { Account } from '../account/account.entity';
 import { Choir, Member } from '../choir/choir.entity';
-import { RangeCheck, Singer } from '../voices/voices.entity';
+import { RangeCheck, Singer, SingerEvening } from '../voices/voices.entity';
 import { Evening } from '../evening/evening.entity';
 import { dateIn, dateLater, daysLater, momentOf } from '../evening/zone';
 
@@ -44,7 +44,10 @@ export async function keepDemoFresh(
     if (moved === 0) return;
     const noon = (date: string) => Date.parse(`${date}T12:00:00Z`);
     const days = Math.round((noon(coming) - noon(anchor)) / 86_400_000);
+    // Who was away on the evening that has passed says nothing of the one that comes.
+    await inner.nativeDelete(SingerEvening, { evening: { choir } });
     for (const evening of await inner.find(Evening, { choir })) {
+      evening.condition = 'rested';
       evening.startsAt = daysLater(evening.startsAt, days, choir.timeZone);
       evening.endsAt = daysLater(evening.endsAt, days, choir.timeZone);
     }

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { singersWanted } from '@wide-fern/core';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useHere } from '../../app/session';
 import { useWidth } from '../../ui/useSize';
@@ -41,14 +41,21 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
   );
   const section = sections[place]!;
   const row = section.rows.find(({ singer }) => singer.id === chosen);
-  const when = evening
-    ? whenInWords(evening.startsAt, Date.now(), choir.timeZone).replace(/^Tonight$/, 'tonight')
-    : '';
+  const startsAt = evening?.startsAt;
+  const when = useMemo(
+    () =>
+      startsAt === undefined
+        ? ''
+        : whenInWords(startsAt, Date.now(), choir.timeZone).replace(/^Tonight$/, 'tonight'),
+    [startsAt, choir.timeZone],
+  );
   const sentence = sectionSentence(
     section,
     when === 'tonight' || when === '' ? when : `on ${when}`,
     choir.accidentals,
   );
+  // The picture stands first; what is beside it follows in the next frame.
+  const withPanel = useDeferredValue(true, false);
   const narrow = width < narrowBelow;
   const margin = width < 700 ? 16 : 40;
   // On a small screen the panel stands below; what was opened there is brought into view.
@@ -115,16 +122,18 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
           borderTopWidth={narrow ? '1px' : 0}
           pt={narrow ? '16px' : 0}
         >
-          <Panel
-            kind={panel}
-            data={data}
-            section={section}
-            place={place}
-            row={row}
-            looked={looked}
-            onLook={setLooked}
-            onOpen={setPanel}
-          />
+          {withPanel && (
+            <Panel
+              kind={panel}
+              data={data}
+              section={section}
+              place={place}
+              row={row}
+              looked={looked}
+              onLook={setLooked}
+              onOpen={setPanel}
+            />
+          )}
           <Flex gap="16px" wrap="wrap" mt="24px" pt="12px" borderTopWidth="1px" fontSize="13px">
             <WordLink to="/voices/roster">the whole roster</WordLink>
             <WordLink to="/voices/parts">parts and what conditions do</WordLink>

@@ -24,13 +24,16 @@ export type VoicesData =
 /** The same, once it is there. */
 export type ReadyVoices = Extract<VoicesData, { kind: 'ready' }>;
 
-/** The local date of a moment in a zone: «2026-12-01». */
-const dateIn = (moment: string, timeZone: string): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone }).format(new Date(moment));
+/** Gives the local date of a moment in a zone: «2026-12-01». Made once: a browser takes its time over the first. */
+const localDates = (timeZone: string) => {
+  const format = new Intl.DateTimeFormat('en-CA', { timeZone });
+  return (moment: string): string => format.format(new Date(moment));
+};
 
 /** Gathers sections, roster and the coming evening; persons only for those who lead. */
 export function useVoices(): VoicesData {
   const { choir, account, mayEdit } = useHere();
+  const dateIn = useMemo(() => localDates(choir.timeZone), [choir.timeZone]);
   const voices = useQuery(voicesQuery(choir.id));
   const singers = useQuery({ ...singersQuery(choir.id), enabled: mayEdit });
   const evenings = useQuery(eveningsQuery(choir.id));
@@ -44,7 +47,7 @@ export function useVoices(): VoicesData {
     enabled: next !== undefined,
   });
   const presence = usePresence(choir.id, mayEdit ? next?.id : undefined, account.id);
-  const date = next ? dateIn(next.startsAt, choir.timeZone) : undefined;
+  const date = next ? dateIn(next.startsAt) : undefined;
   const setting = useMemo(
     () => (voices.data ? { voices: voices.data, presence: presence.presence, date } : undefined),
     [voices.data, presence.presence, date],

@@ -8,6 +8,8 @@ import { rowState } from '../model/words';
 import type { PitchAxis } from './geometry';
 
 const rowHeight = 26;
+/** Longer sections are drawn only where they are in view. */
+const mostWhole = 60;
 
 /** One singer's line: comfort thick, reach thin; hollow and dotted when away. */
 function SingerLine({
@@ -64,6 +66,72 @@ function SingerLine({
   );
 }
 
+/**
+ * A singer's name and state, over the whole row so that it can be chosen anywhere. Plain elements:
+ * there may be many, and they have to stand at once.
+ */
+function SingerName({
+  id,
+  row,
+  isChosen,
+  top,
+  width,
+  gutter,
+  withState,
+  onChoose,
+}: {
+  readonly id: string;
+  readonly row: Row;
+  readonly isChosen: boolean;
+  readonly top: number;
+  readonly width: number;
+  readonly gutter: number;
+  readonly withState: boolean;
+  readonly onChoose: (id: string) => void;
+}) {
+  const { singer, away } = row;
+  const state = rowState(row);
+  return (
+    <div
+      id={id}
+      role="option"
+      aria-selected={isChosen}
+      aria-label={state ? `${singer.name}, ${state}` : singer.name}
+      onClick={() => onChoose(singer.id)}
+      style={{
+        position: 'absolute',
+        top,
+        left: 0,
+        width,
+        height: rowHeight,
+        lineHeight: `${rowHeight}px`,
+        cursor: 'pointer',
+        fontSize: 13,
+        fontWeight: isChosen ? 650 : 400,
+        color: color(away ? 'inkSoft' : 'ink'),
+      }}
+    >
+      <div style={{ width: gutter, display: 'flex', gap: 8, justifyContent: 'space-between' }}>
+        <span style={{ overflow: 'hidden', textOverflow: 'ellipsis', whiteSpace: 'nowrap' }}>
+          {singer.name}
+        </span>
+        {withState && state !== '' && (
+          <span
+            style={{
+              color: color('inkSoft'),
+              fontSize: 12,
+              fontWeight: 400,
+              whiteSpace: 'nowrap',
+            }}
+          >
+            {state}
+          </span>
+        )}
+      </div>
+    </div>
+  );
+}
+
 /** Every singer of a section as a line on the section's pitch axis; only those in view are drawn. */
 export function SingerRows({
   rows,
@@ -88,15 +156,24 @@ export function SingerRows({
   const list = useId();
   const at = rows.findIndex(({ singer }) => singer.id === chosen);
   const shown = Math.min(rows.length, mostRows);
+  // A usual section is drawn whole: measuring its frame first would cost more than drawing it.
+  const isLong = rows.length > mostWhole;
   const virtual = useVirtualizer({
+    enabled: isLong,
     count: rows.length,
     getScrollElement: () => frame.current,
     estimateSize: () => rowHeight,
     overscan: 6,
     initialRect: { width, height: shown * rowHeight },
   });
+  const inView = isLong
+    ? virtual.getVirtualItems()
+    : rows.map((_, index) => ({ index, start: index * rowHeight }));
+  const height = rows.length * rowHeight;
   useEffect(() => {
-    if (at >= 0) virtual.scrollToIndex(at);
+    if (at < 0) return;
+    if (isLong) virtual.scrollToIndex(at);
+    else document.getElementById(`${list}-${at}`)?.scrollIntoView({ block: 'nearest' });
     // Only a new choice moves the list.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [chosen]);
@@ -129,10 +206,10 @@ export function SingerRows({
       overflowY={rows.length > shown ? 'auto' : 'hidden'}
       position="relative"
     >
-      <Box h={`${virtual.getTotalSize()}px`} position="relative">
+      <div style={{ height, position: 'relative' }}>
         <svg
           width={width}
-          height={virtual.getTotalSize()}
+          height={height}
           style={{ position: 'absolute', inset: 0 }}
           aria-hidden="true"
         >
@@ -140,76 +217,43 @@ export function SingerRows({
             x={axis.x(band[0])}
             y={0}
             width={axis.x(band[1] + 1) - axis.x(band[0])}
-            height="100%"
+            height={height}
             fill={hue}
             opacity={0.085}
           />
-        </svg>
-        {virtual.getVirtualItems().map(({ index, start }) => {
-          const row = rows[index]!;
-          const isChosen = index === at;
-          const state = rowState(row);
-          return (
-            <Box
-              key={row.singer.id}
-              id={`${list}-${index}`}
-              role="option"
-              aria-selected={isChosen}
-              aria-label={state ? `${row.singer.name}, ${state}` : row.singer.name}
-              onClick={() => onChoose(row.singer.id)}
-              position="absolute"
-              top={`${start}px`}
-              left={0}
-              w={`${width}px`}
-              h={`${rowHeight}px`}
-              cursor="pointer"
-              _hover={{ bg: isChosen ? undefined : 'sunk/50' }}
-            >
-              {isChosen && (
-                <Box position="absolute" inset="0" bg="fern" opacity={0.13} aria-hidden="true" />
-              )}
-              <Box
-                position="absolute"
-                left="0"
-                w={`${axis.left - 12}px`}
-                h="100%"
-                display="flex"
-                alignItems="center"
-                justifyContent="space-between"
-                gap="8px"
-                fontSize="13px"
-                color={row.away ? 'inkSoft' : 'ink'}
-                fontWeight={isChosen ? 650 : 400}
-              >
-                <Box truncate>{row.singer.name}</Box>
-                {!narrow && (
-                  <Box color="inkSoft" fontSize="12px" fontWeight={400} whiteSpace="nowrap">
-                    {state}
-                  </Box>
-                )}
-              </Box>
-              <svg
-                width={width}
-                height={rowHeight}
-                style={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}
-                aria-hidden="true"
-              >
-                <SingerLine row={row} axis={axis} hue={hue} />
-              </svg>
-            </Box>
-          );
-        })}
-        <svg
-          width={width}
-          height={virtual.getTotalSize()}
-          style={{ position: 'absolute', inset: 0, pointerEvents: 'none' }}
-          aria-hidden="true"
-        >
+          {at >= 0 && (
+            <rect
+              x={0}
+              y={at * rowHeight}
+              width={width}
+              height={rowHeight}
+              fill={color('fern')}
+              opacity={0.13}
+            />
+          )}
+          {inView.map(({ index, start }) => (
+            <g key={rows[index]!.singer.id} transform={`translate(0 ${start})`}>
+              <SingerLine row={rows[index]!} axis={axis} hue={hue} />
+            </g>
+          ))}
           {[axis.x(band[0]), axis.x(band[1] + 1)].map((x) => (
-            <line key={x} x1={x} x2={x} y1={0} y2="100%" stroke={hue} strokeWidth={1.5} />
+            <line key={x} x1={x} x2={x} y1={0} y2={height} stroke={hue} strokeWidth={1.5} />
           ))}
         </svg>
-      </Box>
+        {inView.map(({ index, start }) => (
+          <SingerName
+            key={rows[index]!.singer.id}
+            id={`${list}-${index}`}
+            row={rows[index]!}
+            isChosen={index === at}
+            top={start}
+            width={width}
+            gutter={axis.left - 12}
+            withState={!narrow}
+            onChoose={onChoose}
+          />
+        ))}
+      </div>
     </Box>
   );
 }

@@ -42,7 +42,6 @@ export interface Section {
   readonly band: SectionTonight;
   /** Undefined while nobody here has a known range. */
   readonly picture: SectionPicture | undefined;
-  readonly narrowing: readonly Narrowing[];
 }
 
 const conditionOf = ({ presence }: Setting): Condition => presence?.condition ?? 'rested';
@@ -73,6 +72,12 @@ export function rowsTonight(singers: readonly Singer[], setting: Setting): Row[]
     .map((singer) => rowOf(singer, setting, said.get(singer.id)));
 }
 
+/** The singers who count tonight: here, with a known range. */
+const present = (rows: readonly Row[]) =>
+  rows.flatMap(({ singer, away, range, states }) =>
+    away || !range ? [] : [{ id: singer.id, states, ...range }],
+  );
+
 /** One section's picture at a share from 0 to 1. */
 export function sectionOf(
   part: ChoirPart,
@@ -88,9 +93,7 @@ export function sectionOf(
         (a.range?.comfort[1] ?? 0) - (b.range?.comfort[1] ?? 0) ||
         a.singer.name.localeCompare(b.singer.name),
     );
-  const here = rows.flatMap(({ singer, away, range, states }) =>
-    away || !range ? [] : [{ id: singer.id, states, ...range }],
-  );
+  const here = present(rows);
   // Limits are trimmed already; what is left to do is the section's.
   const band = sectionTonight(
     part,
@@ -102,9 +105,12 @@ export function sectionOf(
     rows,
     band,
     picture: here.length > 0 ? sectionPicture(here, share) : undefined,
-    narrowing: narrowing(here, share),
   };
 }
+
+/** Who alone narrows a section; for the eyes of those who lead. */
+export const narrowingOf = ({ rows }: Section, share: number): Narrowing[] =>
+  narrowing(present(rows), share);
 
 /** What is taken off a singer's comfort tonight. */
 export const trimOf = ({ states, checkedToday }: Row, setting: Setting) =>

@@ -2,11 +2,13 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { SaveVoices, Voices } from '@wide-fern/contract';
 import { countInWords, withoutInWords } from '@wide-fern/core';
+import { useMemo } from 'react';
 import { ask, messageOf } from '../../../api/client';
 import { queryClient, voicesQuery } from '../../../api/queries';
 import { useHere } from '../../../app/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { Label, WordButton } from '../../../ui/words';
+import { narrowingOf } from '../model/section';
 import { absenceInWords, rangeInWords } from '../model/words';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
@@ -23,8 +25,10 @@ export function SectionPanel({
   readonly onLook: (percent: number | null) => void;
 }) {
   const { choir } = useHere();
-  const { part, rows, band, narrowing } = section;
+  const { part, rows, band } = section;
   const { voices, evening } = data;
+  const share = (looked ?? voices.sharePercent) / 100;
+  const narrowing = useMemo(() => narrowingOf(section, share), [section, share]);
   const isDirector = choir.role === 'director';
   const keep = useMutation({
     mutationFn: (body: SaveVoices) =>

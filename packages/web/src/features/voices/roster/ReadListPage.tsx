@@ -205,6 +205,8 @@ function Mapped({
       await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
       await navigate('/voices/roster');
     },
+    // Whoever was changed meanwhile is read anew; the list is still here.
+    onError: () => queryClient.invalidateQueries({ queryKey: singersQuery(choir.id).queryKey }),
   });
   const setColumn = (at: number, to: RosterColumn | null) =>
     onChange({

@@ -45,6 +45,14 @@ export function SingerForm({
       onDone();
     },
     onError: (error) => {
+      if (error instanceof ApiError && error.status === 409) {
+        // The newer version comes with the roster; keeping again puts this form over it.
+        void queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+        setProblem(
+          'Someone else changed this singer meanwhile. Theirs is kept; to put yours over it, keep again.',
+        );
+        return;
+      }
       if (!(error instanceof ApiError)) {
         setProblem(messageOf(error));
         return;
