@@ -48,7 +48,12 @@ export function PartTabs({
             borderColor={isChosen ? undefined : 'transparent'}
             style={isChosen ? { borderBottomColor: hue } : {}}
           >
-            <button type="button" aria-pressed={isChosen} onClick={() => onChoose(part.id)}>
+            <button
+              type="button"
+              aria-pressed={isChosen}
+              aria-label={`${part.many.charAt(0).toUpperCase() + part.many.slice(1)}, ${rangeInFigures(band.comfort, accidentals)}`}
+              onClick={() => onChoose(part.id)}
+            >
               <Flex justify="space-between" gap="6px" fontSize="13px" align="baseline">
                 <Box as="span" truncate fontWeight={isChosen ? 650 : 400}>
                   <Box as="span" style={{ color: hue }} fontWeight={700} fontSize="15px" mr="8px">
