@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMutation, useQuery } from '@tanstack/react-query';
+import { useMutation } from '@tanstack/react-query';
 import type { ChoirPart, Singer, StoreSingers } from '@wide-fern/contract';
 import {
   columnWords,
@@ -11,17 +11,15 @@ import {
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ask, messageOf } from '../../../api/client';
-import { queryClient, singersQuery, voicesQuery } from '../../../api/queries';
-import { Frame } from '../../../app/Frame';
+import { queryClient, singersQuery } from '../../../api/queries';
 import { useHere } from '../../../app/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
-import { Failed, Loading } from '../../../ui/states';
 import { Label, Name, WordLink } from '../../../ui/words';
 import { guessReading, readCells, textOf } from './csv';
-import { ForLeaders } from './ForLeaders';
 import { keepList, readKept, type ReadList } from './keptList';
 import { PreviewList } from './PreviewList';
+import { WithRoster, type RosterData } from './WithRoster';
 import { previewRows, toStore, withCell, withoutRow, type SameName } from './reading';
 
 const namingWords: Readonly<Record<NoteNaming, string>> = {
@@ -37,37 +35,10 @@ const columnOptions = [
 
 /** Reads a roster from a spreadsheet: paste or choose, say what the columns are, look, store. */
 export default function ReadListPage() {
-  const { choir, mayEdit } = useHere();
-  const voices = useQuery(voicesQuery(choir.id));
-  const singers = useQuery({ ...singersQuery(choir.id), enabled: mayEdit });
-  if (!mayEdit) return <ForLeaders />;
-  const error = voices.error ?? singers.error;
-  return (
-    <Frame place="Voices">
-      {error ? (
-        <Failed
-          message={messageOf(error)}
-          onRetry={() => {
-            void voices.refetch();
-            void singers.refetch();
-          }}
-        />
-      ) : voices.data && singers.data ? (
-        <ReadAList parts={voices.data.parts} singers={singers.data} />
-      ) : (
-        <Loading what="the roster" />
-      )}
-    </Frame>
-  );
+  return <WithRoster>{(data) => <ReadAList {...data} />}</WithRoster>;
 }
 
-function ReadAList({
-  parts,
-  singers,
-}: {
-  readonly parts: readonly ChoirPart[];
-  readonly singers: readonly Singer[];
-}) {
+function ReadAList({ parts, singers }: RosterData) {
   const { choir, account } = useHere();
   const [list, setList] = useState(() => readKept(account.id, choir.id));
   const [trouble, setTrouble] = useState<string>();

@@ -1,58 +1,25 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { useQuery } from '@tanstack/react-query';
-import type { Singer } from '@wide-fern/contract';
 import { listInWords, noteName, stateWords, type PitchRange } from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { messageOf } from '../../../api/client';
-import { singersQuery, voicesQuery } from '../../../api/queries';
-import { Frame } from '../../../app/Frame';
 import { useHere } from '../../../app/session';
 import { hueOf } from '../../../ui/color';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
-import { Failed, Loading } from '../../../ui/states';
 import { usePageHeight } from '../../../ui/useSize';
 import { Label, Name, WordLink } from '../../../ui/words';
-import { ForLeaders } from './ForLeaders';
 import { SingerForm } from './SingerForm';
+import { WithRoster, type RosterData } from './WithRoster';
 
 /** The whole roster: everyone who sings, by name, also those on leave. */
 export default function RosterPage() {
-  const { choir, mayEdit } = useHere();
-  const voices = useQuery(voicesQuery(choir.id));
-  const singers = useQuery({ ...singersQuery(choir.id), enabled: mayEdit });
-  const error = voices.error ?? singers.error;
-  if (!mayEdit) return <ForLeaders />;
-  return (
-    <Frame place="Voices">
-      {error ? (
-        <Failed
-          message={messageOf(error)}
-          onRetry={() => {
-            void voices.refetch();
-            void singers.refetch();
-          }}
-        />
-      ) : voices.data && singers.data ? (
-        <Roster singers={singers.data} parts={voices.data.parts} />
-      ) : (
-        <Loading what="the roster" />
-      )}
-    </Frame>
-  );
+  return <WithRoster>{(data) => <Roster {...data} />}</WithRoster>;
 }
 
 const range = (of: PitchRange | null, accidentals: 'flats' | 'sharps'): string =>
   of ? `${noteName(of[0], accidentals)}–${noteName(of[1], accidentals)}` : 'not known';
 
-function Roster({
-  singers,
-  parts,
-}: {
-  readonly singers: readonly Singer[];
-  readonly parts: Parameters<typeof SingerForm>[0]['parts'];
-}) {
+function Roster({ singers, parts }: RosterData) {
   const { choir } = useHere();
   const pageHeight = usePageHeight();
   const [wanted, setWanted] = useState('');
