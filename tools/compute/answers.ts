@@ -1,8 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import {
   breathTimeSchema,
+  chordProblemSchema,
   comfortProblemSchema,
   ladderProblemSchema,
+  notesProblemSchema,
   patternTimeSchema,
   suggestPartSchema,
   type z,
@@ -15,6 +17,9 @@ import {
   possibleParts,
   reasonsInWords,
   sectionComfort,
+  sungNotes,
+  tonicName,
+  voiceChords,
   type LadderProblem,
   type SingerRange,
 } from '@wide-fern/core';
@@ -72,6 +77,30 @@ const comfort: Answer = (input) => {
   };
 };
 
+const chord: Answer = (input) => {
+  const { parts, tones, roots, fraction } = chordProblemSchema.parse(input);
+  const sections = parts.map((part) => ({ ...part, octave: 0 }));
+  const found = voiceChords({ sections, tones, fraction }, roots);
+  if (found.kind === 'no-voicing') {
+    const { root, part } = found;
+    const why =
+      part === undefined
+        ? 'no voicing has every tone, every part in its reach and no parts crossed'
+        : `the part ${part} reaches no note of the chord`;
+    return { infeasible: { root, message: `On ${tonicName(root)} ${why}.` } };
+  }
+  const named = (notes: readonly number[]) =>
+    Object.fromEntries(parts.map(({ id }, part) => [id, notes[part]]));
+  return { voicings: found.voicings.map(named), cost: found.cost };
+};
+
+const notes: Answer = (input) => {
+  const { notes: written, sharps, ...where } = notesProblemSchema.parse(input);
+  return {
+    notes: sungNotes(written, { ...where, accidentals: sharps ? 'sharps' : 'flats' }),
+  };
+};
+
 const suggestPart: Answer = (input) => {
   const { comfort: own, parts } = suggestPartSchema.parse(input);
   const possible = possibleParts(own, parts);
@@ -93,7 +122,9 @@ const time: Answer = (input) => {
 /** What the command line can be asked, by its word. */
 export const answers: Readonly<Record<string, Answer>> = {
   ladder,
+  chord,
   comfort,
+  notes,
   'suggest-part': suggestPart,
   time,
 };

@@ -96,7 +96,44 @@ describe('npm run compute', () => {
   it('says what can be asked', () => {
     const { status, stderr } = compute('everything', []);
     expect(status).toBe(2);
-    expect(stderr).toContain('ladder, comfort, suggest-part, time, pitch');
+    expect(stderr).toContain('ladder, chord, comfort, notes, suggest-part, time, pitch');
+  });
+
+  it('voices a chord on given roots, or names the root that cannot be', () => {
+    const problem = { parts, tones: [0, 4, 7], roots: [60, 61], fraction: 0.8 };
+    const [S, A, T, B] = parts;
+    const { answers } = compute('chord', [
+      JSON.stringify(problem),
+      JSON.stringify({
+        ...problem,
+        parts: [{ ...S, reach: [79, 79], comfort: [79, 79] }, A, T, B],
+      }),
+      JSON.stringify({ ...problem, tones: [4, 7] }),
+    ]);
+    // Of all that cost nothing the lowest: each in its window, and the fifth where it lies lowest in all.
+    expect(answers[0]).toEqual({
+      voicings: [
+        { S: 67, A: 60, T: 52, B: 48 },
+        { S: 68, A: 61, T: 53, B: 49 },
+      ],
+      cost: 0,
+    });
+    expect(answers[1]).toEqual({
+      infeasible: { root: 61, message: 'On D♭ the part S reaches no note of the chord.' },
+    });
+    expect(answers[2]?.error).toMatch(/begin with the root/);
+  });
+
+  it('names and times notes in a key', () => {
+    const problem = { tempo: 60, mode: 'minor', tonic: 63, octave: -12, sharps: true };
+    const { answers } = compute('notes', [
+      JSON.stringify({ ...problem, notes: [{ offset: 3, beats: 2, syllable: 'mee' }] }),
+      JSON.stringify({ ...problem, mode: 'locrian', notes: [{ offset: 0, beats: 1 }] }),
+    ]);
+    expect(answers[0]).toEqual({
+      notes: [{ midi: 54, name: 'F♯3', start: 0, seconds: 2, syllable: 'mee' }],
+    });
+    expect(answers[1]?.error).toMatch(/^mode/);
   });
 
   it('suggests a part from a comfort', () => {

@@ -1,5 +1,5 @@
-import { rangeEnds, shapes } from '@wide-fern/core';
-import { pitchRange, withinReach, withinReachMessage } from './common';
+import { modeNames, rangeEnds, shapes, type Mode } from '@wide-fern/core';
+import { midiNote, pitchRange, withinReach, withinReachMessage } from './common';
 import { z } from './zod';
 
 const int = z.int().min(-512).max(512);
@@ -57,6 +57,48 @@ export const comfortProblemSchema = z.object({
 });
 
 const breathCounts = { in: beatCount, hold: beatCount, out: beatCount, rest: beatCount };
+
+/** One problem of `compute chord`. */
+export const chordProblemSchema = z.object({
+  parts: z
+    .array(
+      z
+        .object({ id: z.string().min(1).max(40), comfort: pitchRange, reach: pitchRange })
+        .refine(withinReach, withinReachMessage),
+    )
+    .min(1)
+    .max(8)
+    .refine(
+      (parts) => new Set(parts.map(({ id }) => id)).size === parts.length,
+      'Each part needs an id of its own.',
+    ),
+  tones: z
+    .array(z.int().min(-48).max(48))
+    .min(1)
+    .max(6)
+    .refine(([root]) => root === 0, 'The tones begin with the root, 0.'),
+  roots: z.array(midiNote).min(1).max(48),
+  fraction: z.number().positive().max(1),
+});
+
+/** One problem of `compute notes`. */
+export const notesProblemSchema = z.object({
+  notes: z
+    .array(
+      z.object({
+        offset: z.int().min(-60).max(60).nullable(),
+        beats: z.number().positive().max(256),
+        syllable: z.string().max(40).optional(),
+      }),
+    )
+    .min(1)
+    .max(1000),
+  tempo,
+  mode: z.enum(modeNames as readonly [Mode, ...Mode[]]),
+  tonic: midiNote,
+  octave: z.int().min(-48).max(48),
+  sharps: z.boolean().optional(),
+});
 
 /** One problem of `compute suggest-part`. */
 export const suggestPartSchema = z

@@ -96,7 +96,7 @@ describe('the simulated singer', () => {
     return listenTo({ sampleRate: 16_000, samples: quiet }).reduce(hear, waitFor(note));
   };
   it('is judged by what it is made of: easy, came out, not there', () => {
-    const notes = Array.from({ length: 23 }, (_, i) => 56 + i);
+    const notes = [57, 58, 59, 60, 67, 74, 75, 76, 77];
     expect(notes.map((note) => judged(sing(note)))).toEqual(
       notes.map((note) =>
         note >= 60 && note <= 74 ? 'easy' : note >= 58 && note <= 76 ? 'came-out' : 'no',

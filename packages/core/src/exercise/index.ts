@@ -1,2 +1,3 @@
 export * from './music';
 export * from './vocabulary';
+export * from './sung';

@@ -54,7 +54,7 @@ describe('notes in a key are spelled by scale degree', () => {
     expect(inKey(67, 68, 'minor')).toBe('F♯♯4');
   });
   it('gives the scale of every key seven different letters without accidentals beyond its signature', () => {
-    for (const mode of modeNames) {
+    for (const mode of modeNames.filter((name) => name !== 'chromatic')) {
       for (let tonic = 60; tonic < 72; tonic += 1) {
         const key = spellKey(tonic, mode);
         const scale = modes[mode].scale.map((offset) => spellInKey(tonic + offset, tonic, key));

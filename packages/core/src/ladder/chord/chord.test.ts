@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { mixedChoir, type Section } from '../../voices/parts';
-import { bestChordLadder, chordLadderFrom, type ChordProblem } from '.';
+import { arrangements } from '../../voices/arrangements';
+import { bestChordLadder, chordLadderFrom, voiceChords, type ChordProblem } from '.';
 import { keyOffsets, shapes } from '../shape';
 
 const choir: ChordProblem = {
@@ -39,6 +40,42 @@ describe('a chord through keys', () => {
     const two: ChordProblem = { ...choir, keys: 1, sections: [mixedChoir[0]!, mixedChoir[3]!] };
     const [notes] = chordLadderFrom(two, 60)!.voicings;
     expect(notes!.map((note) => note % 12)).toEqual([4, 0]);
+  });
+});
+
+describe('a chord on given roots', () => {
+  it('is the same as a ladder on them', () => {
+    const ladder = chordLadderFrom({ ...choir, shape: 'up' }, 60)!;
+    const found = voiceChords(choir, [60, 61, 62, 63]);
+    expect(found).toEqual({ kind: 'chords', cost: ladder.cost, voicings: ladder.voicings });
+  });
+  it('names the first root that has no voicing, and the part without a note', () => {
+    const narrow: Section = { id: 'X', comfort: [61, 61], reach: [61, 61], octave: 0 };
+    const sections = [narrow, ...mixedChoir.slice(1)];
+    expect(voiceChords({ ...choir, sections }, [61, 60])).toEqual({
+      kind: 'no-voicing',
+      root: 60,
+      part: 'X',
+    });
+    // Both have notes of the chord, but only crossed.
+    const crossed = [mixedChoir[3]!, mixedChoir[0]!];
+    expect(voiceChords({ ...choir, sections: crossed }, [66])).toEqual({
+      kind: 'no-voicing',
+      root: 66,
+      part: undefined,
+    });
+  });
+  it('is found for eight parts too, every one in its place', () => {
+    const eight = arrangements.find(({ id }) => id === 'mixed-eight')!.parts;
+    const found = bestChordLadder({ ...choir, sections: eight })!;
+    expect(found.cost).toBe(0);
+    for (const notes of found.voicings) {
+      expect(notes).toEqual([...notes].sort((a, b) => b - a));
+      notes.forEach((note, part) => {
+        expect(note).toBeGreaterThanOrEqual(eight[part]!.reach[0]);
+        expect(note).toBeLessThanOrEqual(eight[part]!.reach[1]);
+      });
+    }
   });
 });
 

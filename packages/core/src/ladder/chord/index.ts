@@ -1,2 +1,3 @@
 export * from './chordLadder';
 export * from './problem';
+export { voiceChords } from './sequence';

@@ -2,17 +2,35 @@ import type { MidiNote, Semitones } from '../../units';
 import type { Section } from '../../voices/parts';
 import type { Shape } from '../shape';
 
-/** A chord that is moved through keys, one note a part. */
-export interface ChordProblem {
+/** Who sings a chord, of which tones, how near to the middle of the voices. */
+export interface ChordSetting {
   /** From the highest part to the lowest. */
   readonly sections: readonly Section[];
   /** The chord's tones over its root, root and third first: [0, 4, 7]. */
   readonly tones: readonly Semitones[];
+  readonly fraction: number;
+}
+
+/** A chord that is moved through keys, one note a part. */
+export interface ChordProblem extends ChordSetting {
   readonly shape: Shape;
   readonly keys: number;
   readonly step: Semitones;
-  readonly fraction: number;
   readonly preferredStart?: MidiNote;
+}
+
+/** For each root, in the order sung, the note of every part from the highest to the lowest. */
+export interface ChordSequence {
+  readonly kind: 'chords';
+  readonly cost: number;
+  readonly voicings: readonly (readonly MidiNote[])[];
+}
+
+/** The first root on which the chord cannot be sung, and the part that has no note of it, if one has none. */
+export interface NoVoicing {
+  readonly kind: 'no-voicing';
+  readonly root: MidiNote;
+  readonly part: string | undefined;
 }
 
 /** The roots in the order sung, and for each the note of every part from the highest to the lowest. */
