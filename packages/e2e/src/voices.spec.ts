@@ -179,7 +179,7 @@ test('a whole range check hands free, by the simulated microphone', async ({ bro
   await page.getByRole('button', { name: 'listen', exact: true }).click();
   // The simulated singer's own limits, found by ear alone.
   await expect(page.getByText('The check is done: easy C4 to D5.')).toBeVisible({
-    timeout: 90_000,
+    timeout: 200_000,
   });
   await page.getByRole('button', { name: 'Keep what is found' }).click();
   await expect(page.getByRole('heading', { name: 'Checks' })).toBeVisible();

@@ -73,6 +73,11 @@ describe('a listener', () => {
     const tuned = listenTo(sung({ vowel: 'sine', note: 69 }), 446);
     expect(tuned[40]?.cents).toBeCloseTo(-23.5, 0);
   });
+  it('does not mind an offset of the input', () => {
+    const { samples } = sung({ note: 45 });
+    const frames = listenTo({ sampleRate: 16_000, samples: samples.map((one) => one + 0.3) });
+    expect(frames.filter(({ midi }) => midi === 45).length / frames.length).toBeGreaterThan(0.95);
+  });
   it('follows a step of a semitone', () => {
     const [low, high] = [60, 61].map((note) => sung({ note, vibrato, seconds: 1 }).samples);
     const both = new Float32Array(32_000);

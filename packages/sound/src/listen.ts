@@ -26,6 +26,20 @@ export interface Listener {
 
 const decibels = (power: number): number => (power <= 0 ? -Infinity : 10 * Math.log10(power));
 
+/** Below this nothing is sung: the offset of a bad input, the rumble of a hall. */
+const rumble: Hertz = 40;
+
+/** What is left of a sound above a frequency. */
+function highPass(hertz: Hertz, sampleRate: number): (sample: number) => number {
+  const share = 1 - Math.exp((-2 * Math.PI * hertz) / sampleRate);
+  let slow: number | undefined;
+  return (sample) => {
+    // From the first sample on, so that an offset is no step.
+    slow = slow === undefined ? sample : slow + share * (sample - slow);
+    return sample - slow;
+  };
+}
+
 /** Two one-pole low passes in a row. */
 function lowPass(hertz: Hertz, sampleRate: number): (sample: number) => number {
   const share = 1 - Math.exp((-2 * Math.PI * hertz) / sampleRate);
@@ -48,6 +62,7 @@ export function createListener(sampleRate: number, a4: Hertz = tuningLimits.usua
   if (!(sampleRate >= 8000 && sampleRate <= 96_000)) {
     throw new RangeError(`A listener takes 8 000 to 96 000 samples a second, not ${sampleRate}.`);
   }
+  const steady = highPass(rumble, sampleRate);
   const soften = lowPass(mellowAbove, sampleRate);
   // Mellow as it is, the voice is as well described by every second sample of a fine recording.
   const every = sampleRate >= 32_000 ? 2 : 1;
@@ -88,11 +103,12 @@ export function createListener(sampleRate: number, a4: Hertz = tuningLimits.usua
     push: (samples) => {
       const frames: PitchFrame[] = [];
       for (const sample of samples) {
-        const mellow = soften(sample);
+        const sound = steady(sample);
+        const mellow = soften(sound);
         taken += 1;
         if (taken % every !== 0) continue;
         window[filled] = mellow;
-        powers[filled] = sample * sample;
+        powers[filled] = sound * sound;
         filled += 1;
         kept += 1;
         if (filled < size) continue;
