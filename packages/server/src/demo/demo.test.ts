@@ -1,7 +1,7 @@
 import { planDocumentSchema } from '@wide-fern/contract';
 import supertest from 'supertest';
 import { Choir } from '../choir/choir.entity';
-import { Singer } from '../voices/voices.entity';
+import { Singer, SingerEvening } from '../voices/voices.entity';
 import { Evening } from '../evening/evening.entity';
 import { dateIn } from '../evening/zone';
 import { Plan } from '../plan/plan.entity';
@@ -59,6 +59,12 @@ describe('the demo choir', () => {
 
   it('moves on by whole weeks as time goes by, and keeps half past seven', async () => {
     const later = new Date('2027-03-31T12:00:00Z');
+    const fork = database.orm.em.fork();
+    const [evening] = await fork.find(Evening, {}, { orderBy: { startsAt: 'desc' } });
+    const singer = await fork.findOneOrFail(Singer, { name: 'Noor Haddadin' });
+    fork.create(SingerEvening, { evening: evening!, singer, away: true });
+    await fork.flush();
+    const before = singer.checkedOn!;
     const both = await Promise.all(
       [1, 2].map(async () => {
         const em = database.orm.em.fork();
@@ -75,6 +81,11 @@ describe('the demo choir', () => {
       .find(Evening, {}, { orderBy: { startsAt: 'asc' } });
     expect(evenings[6]?.startsAt.toISOString()).toBe('2027-04-06T18:30:00.000Z');
     expect(evenings[0]?.startsAt.toISOString()).toBe('2027-02-16T19:30:00.000Z');
+    // Checks keep their age; who was away on an evening that has passed is forgotten.
+    const noor = await database.orm.em.fork().findOneOrFail(Singer, { name: 'Noor Haddadin' });
+    const days = (Date.parse(noor.checkedOn!) - Date.parse(before)) / 86_400_000;
+    expect(days).toBe(126);
+    expect(await database.orm.em.fork().count(SingerEvening)).toBe(0);
   });
 
   it('is entered with one click, and its people have no password', async () => {

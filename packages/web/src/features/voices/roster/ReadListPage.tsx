@@ -1,37 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
-import type { ChoirPart, Singer, StoreSingers } from '@wide-fern/contract';
-import {
-  columnWords,
-  noteNamings,
-  rosterColumns,
-  type NoteNaming,
-  type RosterColumn,
-} from '@wide-fern/core';
-import { useDeferredValue, useMemo, useState } from 'react';
-import { useNavigate } from 'react-router';
-import { ask, messageOf } from '../../../api/client';
-import { queryClient, singersQuery } from '../../../api/queries';
+import { useState } from 'react';
 import { useHere } from '../../../app/session';
-import { MainButton, QuietButton } from '../../../ui/MainButton';
-import { SelectField } from '../../../ui/SelectField';
-import { Label, Name, WordLink } from '../../../ui/words';
-import { guessReading, readCells, textOf } from './csv';
+import { Name, WordLink } from '../../../ui/words';
+import { ChooseList } from './ChooseList';
+import { guessReading, readCells } from './csv';
 import { keepList, readKept, type ReadList } from './keptList';
-import { PreviewList } from './PreviewList';
+import { MapList } from './MapList';
 import { WithRoster, type RosterData } from './WithRoster';
-import { previewRows, toStore, withCell, withoutRow, type SameName } from './reading';
-
-const namingWords: Readonly<Record<NoteNaming, string>> = {
-  octaves: 'C4 is middle C',
-  marks: 'c’ is middle C',
-  german: 'H is B, B is B♭; c’ or c1 is middle C',
-};
-const namingOptions = noteNamings.map((value) => ({ value, word: namingWords[value] }));
-const columnOptions = [
-  { value: '', word: 'leave out' },
-  ...rosterColumns.map((value) => ({ value, word: columnWords[value] })),
-];
 
 /** Reads a roster from a spreadsheet: paste or choose, say what the columns are, look, store. */
 export default function ReadListPage() {
@@ -66,7 +41,7 @@ function ReadAList({ parts, singers }: RosterData) {
         <WordLink to="/voices/roster">back to the roster</WordLink>
       </Flex>
       {list ? (
-        <Mapped
+        <MapList
           list={list}
           parts={parts}
           singers={singers}
@@ -74,235 +49,7 @@ function ReadAList({ parts, singers }: RosterData) {
           onAway={() => change(undefined)}
         />
       ) : (
-        <Choose trouble={trouble} onText={take} onTrouble={setTrouble} />
-      )}
-    </Box>
-  );
-}
-
-/** The way in: pasted cells or a file. */
-function Choose({
-  trouble,
-  onText,
-  onTrouble,
-}: {
-  readonly trouble: string | undefined;
-  readonly onText: (text: string) => void;
-  readonly onTrouble: (trouble: string) => void;
-}) {
-  const [pasted, setPasted] = useState('');
-  return (
-    <Box maxW="760px">
-      <Box mb="12px">
-        Copy rows from a spreadsheet and paste them, or choose a CSV file. A row is a singer: a name
-        and a part at least, and the notes of the range where you have them. Nothing is stored
-        before you have looked at it.
-      </Box>
-      <Box
-        asChild
-        w="100%"
-        bg="sheet"
-        borderWidth="1px"
-        borderColor="inkSoft"
-        p="8px"
-        fontSize="13px"
-      >
-        <textarea
-          aria-label="Rows from a spreadsheet"
-          rows={10}
-          spellCheck={false}
-          value={pasted}
-          onChange={(event) => setPasted(event.currentTarget.value)}
-        />
-      </Box>
-      <Flex gap="16px" mt="8px" align="center" wrap="wrap">
-        <MainButton onClick={() => onText(pasted)}>Look at these rows</MainButton>
-        <Box asChild fontSize="13px">
-          <label>
-            or a file:{' '}
-            <input
-              type="file"
-              accept=".csv,.tsv,.txt,text/csv,text/plain"
-              onChange={(event) => {
-                const [file] = event.currentTarget.files ?? [];
-                if (!file) return;
-                textOf(file).then(onText, (error: unknown) =>
-                  onTrouble(error instanceof Error ? error.message : 'This file cannot be read.'),
-                );
-              }}
-            />
-          </label>
-        </Box>
-      </Flex>
-      {trouble && (
-        <Box role="alert" color="brick" mt="8px">
-          {trouble}
-        </Box>
-      )}
-    </Box>
-  );
-}
-
-/** What the columns are, how notes are written, every row as it would be stored, and the way on. */
-function Mapped({
-  list,
-  parts,
-  singers,
-  onChange,
-  onAway,
-}: {
-  readonly list: ReadList;
-  readonly parts: readonly ChoirPart[];
-  readonly singers: readonly Singer[];
-  readonly onChange: (list: ReadList) => void;
-  readonly onAway: () => void;
-}) {
-  const { choir, account } = useHere();
-  const navigate = useNavigate();
-  const [same, setSame] = useState<SameName>('change');
-  const [onlyFaulty, setOnlyFaulty] = useState(false);
-  const [leaveOut, setLeaveOut] = useState(false);
-  // Thousands of rows are read again when there is time; typing never waits for them.
-  const calm = useDeferredValue(list);
-  const rows = useMemo(() => previewRows(calm, parts, singers), [calm, parts, singers]);
-  const faulty = rows.filter(({ read }) => read.kind === 'faulty');
-  const known = rows.filter((row) => row.known).length;
-  const body = toStore(rows, same);
-  const store = useMutation({
-    mutationFn: (all: StoreSingers) =>
-      ask<Singer[]>(`/choirs/${choir.id}/singers`, { method: 'POST', body: all }),
-    onSuccess: async () => {
-      keepList(account.id, choir.id, undefined);
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
-      await navigate('/voices/roster');
-    },
-    // Whoever was changed meanwhile is read anew; the list is still here.
-    onError: () => queryClient.invalidateQueries({ queryKey: singersQuery(choir.id).queryKey }),
-  });
-  const setColumn = (at: number, to: RosterColumn | null) =>
-    onChange({
-      ...list,
-      columns: list.columns.map((column, i) =>
-        i === at ? to : column === to && to !== null ? null : column,
-      ),
-    });
-  const first = list.rows[list.headings ? 1 : 0] ?? [];
-  const isStale = calm !== list;
-  const count = body.add.length + body.change.length;
-  const blocked = faulty.length > 0 && !leaveOut;
-  return (
-    <Box>
-      {list.warning && (
-        <Box role="alert" color="brick" mb="8px">
-          {list.warning}
-        </Box>
-      )}
-      <Flex gap="16px" wrap="wrap" align="flex-end" mb="12px">
-        {list.columns.map((column, i) => (
-          <Box key={i} w="132px">
-            <SelectField
-              label={`Column ${i + 1}: ${(list.headings ? list.rows[0]?.[i] : first[i]) ?? ''}`.slice(
-                0,
-                28,
-              )}
-              options={columnOptions}
-              value={column ?? ''}
-              onChange={(event) => {
-                const found = rosterColumns.find((one) => one === event.currentTarget.value);
-                setColumn(i, found ?? null);
-              }}
-            />
-          </Box>
-        ))}
-      </Flex>
-      <Flex gap="24px" wrap="wrap" align="flex-end" mb="12px" fontSize="13px">
-        <Box w="260px">
-          <SelectField
-            label="Notes are written so that"
-            options={namingOptions}
-            value={list.naming}
-            onChange={(event) => {
-              const found = noteNamings.find((one) => one === event.currentTarget.value);
-              if (found) onChange({ ...list, naming: found });
-            }}
-          />
-        </Box>
-        <label>
-          <input
-            type="checkbox"
-            checked={list.headings}
-            onChange={(event) => onChange({ ...list, headings: event.currentTarget.checked })}
-          />{' '}
-          the first row holds headings
-        </label>
-        {known > 0 && (
-          <Box w="240px">
-            <SelectField
-              label={`${known} on the roster already by name`}
-              options={[
-                { value: 'change', word: 'change those singers' },
-                { value: 'add', word: 'add them as others' },
-                { value: 'skip', word: 'leave those rows out' },
-              ]}
-              value={same}
-              onChange={(event) => setSame(event.currentTarget.value as SameName)}
-            />
-          </Box>
-        )}
-      </Flex>
-      <Flex gap="16px" align="baseline" wrap="wrap" mb="8px">
-        <Box role="status" fontWeight={650}>
-          {rows.length} {rows.length === 1 ? 'row' : 'rows'},{' '}
-          {faulty.length === 0 ? 'all of them clear' : `${faulty.length} to put right`}
-        </Box>
-        {faulty.length > 0 && (
-          <>
-            <Box asChild fontSize="13px">
-              <label>
-                <input
-                  type="checkbox"
-                  checked={onlyFaulty}
-                  onChange={(event) => setOnlyFaulty(event.currentTarget.checked)}
-                />{' '}
-                show only those
-              </label>
-            </Box>
-            <Box asChild fontSize="13px">
-              <label>
-                <input
-                  type="checkbox"
-                  checked={leaveOut}
-                  onChange={(event) => setLeaveOut(event.currentTarget.checked)}
-                />{' '}
-                leave them out
-              </label>
-            </Box>
-          </>
-        )}
-      </Flex>
-      <PreviewList
-        rows={onlyFaulty ? faulty : rows}
-        columns={calm.columns}
-        parts={parts}
-        onCell={(index, column, text) => onChange(withCell(list, index, column, text))}
-        onDrop={(index) => onChange(withoutRow(list, index))}
-      />
-      <Flex gap="16px" align="center" mt="16px" wrap="wrap">
-        <MainButton
-          disabled={blocked || isStale || count === 0 || store.isPending}
-          onClick={() => store.mutate(body)}
-        >
-          {store.isPending ? 'Storing …' : `Store ${count} ${count === 1 ? 'singer' : 'singers'}`}
-        </MainButton>
-        <QuietButton onClick={onAway}>Throw this list away</QuietButton>
-        {blocked && (
-          <Label>Put the marked cells right, or leave those rows out; then it can be stored.</Label>
-        )}
-      </Flex>
-      {store.isError && (
-        <Box role="alert" color="brick" mt="8px">
-          {messageOf(store.error)} Nothing was stored.
-        </Box>
+        <ChooseList trouble={trouble} onText={take} onTrouble={setTrouble} />
       )}
     </Box>
   );

@@ -1,0 +1,197 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import type { ChoirPart, Singer, StoreSingers } from '@wide-fern/contract';
+import {
+  columnWords,
+  noteNamings,
+  rosterColumns,
+  type NoteNaming,
+  type RosterColumn,
+} from '@wide-fern/core';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { ask, messageOf } from '../../../api/client';
+import { queryClient, singersQuery } from '../../../api/queries';
+import { useHere } from '../../../app/session';
+import { MainButton, QuietButton } from '../../../ui/MainButton';
+import { SelectField } from '../../../ui/SelectField';
+import { Label } from '../../../ui/words';
+import { keepList, type ReadList } from './keptList';
+import { PreviewList } from './PreviewList';
+import { previewRows, toStore, withCell, withoutRow, type SameName } from './reading';
+
+const namingWords: Readonly<Record<NoteNaming, string>> = {
+  octaves: 'C4 is middle C',
+  marks: 'c’ is middle C',
+  german: 'H is B, B is B♭; c’ or c1 is middle C',
+};
+const namingOptions = noteNamings.map((value) => ({ value, word: namingWords[value] }));
+const columnOptions = [
+  { value: '', word: 'leave out' },
+  ...rosterColumns.map((value) => ({ value, word: columnWords[value] })),
+];
+
+/** What the columns are, how notes are written, every row as it would be stored, and the way on. */
+export function MapList({
+  list,
+  parts,
+  singers,
+  onChange,
+  onAway,
+}: {
+  readonly list: ReadList;
+  readonly parts: readonly ChoirPart[];
+  readonly singers: readonly Singer[];
+  readonly onChange: (list: ReadList) => void;
+  readonly onAway: () => void;
+}) {
+  const { choir, account } = useHere();
+  const navigate = useNavigate();
+  const [same, setSame] = useState<SameName>('change');
+  const [onlyFaulty, setOnlyFaulty] = useState(false);
+  const [leaveOut, setLeaveOut] = useState(false);
+  // Thousands of rows are read again when there is time; typing never waits for them.
+  const calm = useDeferredValue(list);
+  const rows = useMemo(() => previewRows(calm, parts, singers), [calm, parts, singers]);
+  const faulty = rows.filter(({ read }) => read.kind === 'faulty');
+  const known = rows.filter((row) => row.known).length;
+  const body = toStore(rows, same);
+  const store = useMutation({
+    mutationFn: (all: StoreSingers) =>
+      ask<Singer[]>(`/choirs/${choir.id}/singers`, { method: 'POST', body: all }),
+    onSuccess: async () => {
+      keepList(account.id, choir.id, undefined);
+      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+      await navigate('/voices/roster');
+    },
+    // Whoever was changed meanwhile is read anew; the list is still here.
+    onError: () => queryClient.invalidateQueries({ queryKey: singersQuery(choir.id).queryKey }),
+  });
+  const setColumn = (at: number, to: RosterColumn | null) =>
+    onChange({
+      ...list,
+      columns: list.columns.map((column, i) =>
+        i === at ? to : column === to && to !== null ? null : column,
+      ),
+    });
+  const first = list.rows[list.headings ? 1 : 0] ?? [];
+  const isStale = calm !== list;
+  const count = body.add.length + body.change.length;
+  const blocked = faulty.length > 0 && !leaveOut;
+  return (
+    <Box>
+      {list.warning && (
+        <Box role="alert" color="brick" mb="8px">
+          {list.warning}
+        </Box>
+      )}
+      <Flex gap="16px" wrap="wrap" align="flex-end" mb="12px">
+        {list.columns.map((column, i) => (
+          <Box key={i} w="132px">
+            <SelectField
+              label={`Column ${i + 1}: ${(list.headings ? list.rows[0]?.[i] : first[i]) ?? ''}`.slice(
+                0,
+                28,
+              )}
+              options={columnOptions}
+              value={column ?? ''}
+              onChange={(event) => {
+                const found = rosterColumns.find((one) => one === event.currentTarget.value);
+                setColumn(i, found ?? null);
+              }}
+            />
+          </Box>
+        ))}
+      </Flex>
+      <Flex gap="24px" wrap="wrap" align="flex-end" mb="12px" fontSize="13px">
+        <Box w="260px">
+          <SelectField
+            label="Notes are written so that"
+            options={namingOptions}
+            value={list.naming}
+            onChange={(event) => {
+              const found = noteNamings.find((one) => one === event.currentTarget.value);
+              if (found) onChange({ ...list, naming: found });
+            }}
+          />
+        </Box>
+        <label>
+          <input
+            type="checkbox"
+            checked={list.headings}
+            onChange={(event) => onChange({ ...list, headings: event.currentTarget.checked })}
+          />{' '}
+          the first row holds headings
+        </label>
+        {known > 0 && (
+          <Box w="240px">
+            <SelectField
+              label={`${known} on the roster already by name`}
+              options={[
+                { value: 'change', word: 'change those singers' },
+                { value: 'add', word: 'add them as others' },
+                { value: 'skip', word: 'leave those rows out' },
+              ]}
+              value={same}
+              onChange={(event) => setSame(event.currentTarget.value as SameName)}
+            />
+          </Box>
+        )}
+      </Flex>
+      <Flex gap="16px" align="baseline" wrap="wrap" mb="8px">
+        <Box role="status" fontWeight={650}>
+          {rows.length} {rows.length === 1 ? 'row' : 'rows'},{' '}
+          {faulty.length === 0 ? 'all of them clear' : `${faulty.length} to put right`}
+        </Box>
+        {faulty.length > 0 && (
+          <>
+            <Box asChild fontSize="13px">
+              <label>
+                <input
+                  type="checkbox"
+                  checked={onlyFaulty}
+                  onChange={(event) => setOnlyFaulty(event.currentTarget.checked)}
+                />{' '}
+                show only those
+              </label>
+            </Box>
+            <Box asChild fontSize="13px">
+              <label>
+                <input
+                  type="checkbox"
+                  checked={leaveOut}
+                  onChange={(event) => setLeaveOut(event.currentTarget.checked)}
+                />{' '}
+                leave them out
+              </label>
+            </Box>
+          </>
+        )}
+      </Flex>
+      <PreviewList
+        rows={onlyFaulty ? faulty : rows}
+        columns={calm.columns}
+        parts={parts}
+        onCell={(index, column, text) => onChange(withCell(list, index, column, text))}
+        onDrop={(index) => onChange(withoutRow(list, index))}
+      />
+      <Flex gap="16px" align="center" mt="16px" wrap="wrap">
+        <MainButton
+          disabled={blocked || isStale || count === 0 || store.isPending}
+          onClick={() => store.mutate(body)}
+        >
+          {store.isPending ? 'Storing …' : `Store ${count} ${count === 1 ? 'singer' : 'singers'}`}
+        </MainButton>
+        <QuietButton onClick={onAway}>Throw this list away</QuietButton>
+        {blocked && (
+          <Label>Put the marked cells right, or leave those rows out; then it can be stored.</Label>
+        )}
+      </Flex>
+      {store.isError && (
+        <Box role="alert" color="brick" mt="8px">
+          {messageOf(store.error)} Nothing was stored.
+        </Box>
+      )}
+    </Box>
+  );
+}
