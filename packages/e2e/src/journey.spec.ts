@@ -113,13 +113,15 @@ test('every act of the plan by the keyboard alone', async ({ browser }) => {
   await page.keyboard.press('Enter');
   await expect(page.getByRole('list', { name: 'Segments' })).toBeVisible();
 
+  const names = await segmentNames(page);
   await page.keyboard.press('n');
   await page.keyboard.press('n');
   const bench = page.getByRole('region', { name: /^Bench/ });
-  const name = await bench.getAttribute('aria-label');
+  await expect(bench).toHaveAttribute('aria-label', `Bench: ${names[2]}`);
   await page.keyboard.press('p');
-  await expect(bench).not.toHaveAttribute('aria-label', name!);
+  await expect(bench).toHaveAttribute('aria-label', `Bench: ${names[1]}`);
   await page.keyboard.press('n');
+  await expect(bench).toHaveAttribute('aria-label', `Bench: ${names[2]}`);
 
   await page.keyboard.press(']');
   await expect(bench.getByRole('status')).toContainText(/costs|as good as/);

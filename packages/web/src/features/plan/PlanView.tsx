@@ -116,22 +116,29 @@ export function PlanView({
     setOpen('bench');
     focusChosen();
   };
+  /** The chosen segment as it is at this moment: keys can come faster than the page is drawn. */
+  const chosenNow = () => {
+    const { chosen: id, document: latest } = store.getState();
+    const place = latest.segments.findIndex((one) => one.id === id);
+    return { place, segment: latest.segments[place] };
+  };
   const startBy = (semitones: number) => {
     const keys = evaluated?.computed.keys;
     if (!keys || keys.kind === 'none' || !keys.best || keys.best.kind === 'infeasible') return;
-    const now = evaluated.segment.choices.start ?? keys.best.start;
+    const now = chosenNow().segment?.choices.start ?? keys.best.start;
     const to = now + semitones;
     actions.choose({ start: to === keys.best.start ? null : to }, `${chosen} start`);
   };
   const keysBy = (count: number) => {
-    if (!evaluated) return;
-    const { repetitions } = evaluated.segment.choices;
+    const { segment } = chosenNow();
+    if (!segment) return;
+    const { repetitions } = segment.choices;
     actions.choose({ repetitions: repetitions + count }, `${chosen} repetitions`);
   };
 
   const shortcuts = planShortcuts({
     mayEdit,
-    go: (by) => go(at + by),
+    go: (by) => go(chosenNow().place + by),
     startBy,
     keysBy,
     moveBy: actions.moveBy,
