@@ -35,7 +35,7 @@ class Started {
     return `http://127.0.0.1:${this.port}`;
   }
   says(words: string | RegExp): Promise<void> {
-    return expect.poll(() => this.said, { timeout: 30_000 }).toMatch(words);
+    return expect.poll(() => this.said, { timeout: 90_000 }).toMatch(words);
   }
   /** The number of the server process: our child whose program is the bundle. */
   serverPid(): number {
