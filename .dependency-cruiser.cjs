@@ -22,6 +22,12 @@ module.exports = {
       ['^packages/contract/', '^packages/core/'],
       'The catalogue is data checked by the contract.',
     ),
+    only(
+      'interchange-to-contract-and-core',
+      '^packages/interchange/',
+      ['^packages/contract/', '^packages/core/'],
+      'Files are read into, and written from, what the contract and the core know.',
+    ),
     only('sound-to-core', '^packages/sound/', ['^packages/core/'], 'Sound knows the core.'),
     only(
       'server-arrows',
@@ -32,8 +38,14 @@ module.exports = {
     only(
       'web-arrows',
       '^packages/web/',
-      ['^packages/contract/', '^packages/core/', '^packages/catalogue/', '^packages/sound/'],
-      'The pages know contract, core, catalogue and sound, never the server.',
+      [
+        '^packages/contract/',
+        '^packages/core/',
+        '^packages/catalogue/',
+        '^packages/sound/',
+        '^packages/interchange/',
+      ],
+      'The pages know contract, core, catalogue, sound and interchange, never the server.',
     ),
     {
       name: 'core-without-packages',

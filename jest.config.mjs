@@ -27,6 +27,7 @@ export default {
         '<rootDir>/packages/contract',
         '<rootDir>/packages/catalogue',
         '<rootDir>/packages/sound',
+        '<rootDir>/packages/interchange',
       ],
       testMatch: ['**/*.test.ts'],
     },

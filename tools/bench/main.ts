@@ -13,6 +13,7 @@ import { isBuilt, webFolder } from '../build/built';
 import { firstLoadLimit, firstLoads } from '../build/firstLoad';
 import { root } from '../root';
 import { endWith, say } from '../setup/say.mjs';
+import { measureExercises } from './exercises';
 import { fourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
 import { measurePitch } from './pitch';
@@ -113,6 +114,15 @@ async function bench(): Promise<void> {
     say(`| the same with 2,000 singers in one choir | ${voices.picture2000.toFixed(0)} ms |`);
     say(
       `| from a key to the second frame after it, roster of 2,000 | ${voices.typing2000.toFixed(0)} ms |`,
+    );
+    const listed = await measureExercises();
+    say(`| the list after the data, 133 built in and 1,000 own | ${listed.listed.toFixed(0)} ms |`);
+    say(
+      `| from a key to the second frame after it, 1,133 searched | ${listed.typing.toFixed(0)} ms |`,
+    );
+    say(`| from a filter to the second frame after it | ${listed.choosing.toFixed(0)} ms |`);
+    say(
+      `| counted beats from even, at most | ${listed.jitter === undefined ? 'not told apart' : `${listed.jitter.toFixed(2)} ms`} |`,
     );
     for (const { page, bytes } of firstLoads(webFolder(root)).slice(0, 3)) {
       say(

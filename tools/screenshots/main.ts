@@ -132,6 +132,42 @@ const pictures: readonly Picture[] = [
     },
   },
   {
+    name: 'exercises',
+    size: 'desk',
+    show: async (page) => {
+      await page.getByRole('link', { name: 'Exercises' }).click();
+      await page.getByRole('combobox', { name: 'Works tonight' }).selectOption('5');
+      await page.getByRole('combobox', { name: 'Effort' }).selectOption('2');
+      await page.getByRole('combobox', { name: 'Not used for' }).selectOption('4');
+      await page.getByRole('combobox', { name: 'Kind' }).selectOption('pattern');
+    },
+  },
+  {
+    name: 'exercise',
+    size: 'desk',
+    show: async (page) => {
+      await page.getByRole('link', { name: 'Exercises' }).click();
+      await page.getByRole('textbox', { name: 'Look for an exercise' }).fill('slate steps');
+      await page.getByRole('link', { name: /^Slate steps/ }).click();
+      await page.getByRole('textbox', { name: 'Look for an exercise' }).fill('');
+      await page.locator('.vf-stavenote').first().waitFor();
+    },
+  },
+  {
+    name: 'making',
+    size: 'desk',
+    show: async (page) => {
+      await page.getByRole('link', { name: 'Exercises' }).click();
+      await page.getByRole('textbox', { name: 'Look for an exercise' }).fill('window opens');
+      await page.getByRole('link', { name: /^Window opens/ }).click();
+      await page.getByRole('link', { name: 'copy and change it' }).click();
+      await page.locator('.vf-stavenote').first().waitFor();
+      await page.getByRole('group', { name: /^Line on the staff/ }).focus();
+      await page.keyboard.press('ArrowRight');
+      await page.keyboard.press('ArrowRight');
+    },
+  },
+  {
     name: 'two-versions',
     size: 'desk',
     show: async (page) => {

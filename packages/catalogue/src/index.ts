@@ -1,10 +1,14 @@
 import type { Exercise } from '@wide-fern/contract';
-import { breathExercises, releaseExercises } from './exercises/body-and-breath';
-import { onsetExercises, resonanceExercises } from './exercises/first-sounds';
-import { agilityExercises, rangeExercises } from './exercises/range-and-line';
-import { articulationExercises, coolDownExercises, listeningExercises } from './exercises/together';
-
-export { cautions } from './cautions';
+import { agilityExercises } from './exercises/agility';
+import { articulationExercises } from './exercises/articulation';
+import { breathExercises } from './exercises/breath';
+import { coolDownExercises } from './exercises/cool-down';
+import { listeningExercises } from './exercises/listening';
+import { onsetExercises } from './exercises/onset';
+import { pieceExercises } from './exercises/piece';
+import { rangeExercises } from './exercises/range';
+import { releaseExercises } from './exercises/release';
+import { resonanceExercises } from './exercises/resonance';
 
 /** The built-in exercises, in the order of the phases. */
 export const exercises: readonly Exercise[] = [
@@ -16,5 +20,6 @@ export const exercises: readonly Exercise[] = [
   ...agilityExercises,
   ...listeningExercises,
   ...articulationExercises,
+  ...pieceExercises,
   ...coolDownExercises,
 ];

@@ -64,8 +64,19 @@ export const choirSchema = z.object({
   name: z.string(),
   timeZone: z.string(),
   accidentals: z.enum(['flats', 'sharps']),
+  /** How long a phrase on one breath may comfortably last. */
+  phraseSeconds: z.int(),
 });
 export type Choir = z.infer<typeof choirSchema>;
+
+export const changeChoirSchema = z.object({
+  phraseSeconds: z
+    .number('Seconds are a number.')
+    .int('Whole seconds, please.')
+    .min(2, 'At least 2 seconds.')
+    .max(60, 'At most 60 seconds.'),
+});
+export type ChangeChoir = z.infer<typeof changeChoirSchema>;
 
 export const memberSchema = z.object({
   id: uuid,

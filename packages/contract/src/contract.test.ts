@@ -24,7 +24,7 @@ describe('what crosses a boundary', () => {
     expect(musicSchema.parse(chord)).toEqual(chord);
     expect(musicSchema.safeParse({ ...chord, kind: 'fugue' }).success).toBe(false);
     const silent = { kind: 'pattern', mode: 'major', notes: [{ rest: true, beats: 4 }] };
-    expect(firstMessage(musicSchema.safeParse(silent))).toBe('A pattern needs a note.');
+    expect(firstMessage(musicSchema.safeParse(silent))).toBe('A line needs a note.');
   });
   it('keeps cues short enough to be said', () => {
     const cue = exerciseSchema.shape.cue;

@@ -1,71 +1,7 @@
-import { dynamics, modeNames, needs, phases, purposes, shapes, type Mode } from '@wide-fern/core';
+import { ages, needs, phases, purposes, shapes } from '@wide-fern/core';
 import { line } from './common';
+import { musicSchema } from './music';
 import { z } from './zod';
-
-const semitones = z.int().min(-48).max(48);
-const beats = z.number().positive().max(256);
-const count = z.number().min(0).max(64);
-const mode = z.enum(modeNames as readonly [Mode, ...Mode[]]);
-
-const patternNote = z.object({
-  offset: semitones,
-  beats,
-  syllable: z.string().max(40).optional(),
-  slur: z.boolean().optional(),
-  breathAfter: z.boolean().optional(),
-  dynamic: z.enum(dynamics).optional(),
-});
-const patternRest = z.object({ rest: z.literal(true), beats });
-
-/** What is done in an exercise, by kind. */
-export const musicSchema = z.discriminatedUnion('kind', [
-  z.object({
-    kind: z.literal('pattern'),
-    mode,
-    notes: z
-      .array(z.union([patternNote, patternRest]))
-      .min(1)
-      .max(200)
-      .refine((notes) => notes.some((note) => 'offset' in note), 'A pattern needs a note.'),
-  }),
-  z.object({
-    kind: z.literal('glide'),
-    mode,
-    points: z
-      .array(z.object({ offset: semitones, beats: z.number().min(0).max(256) }))
-      .min(2)
-      .max(24),
-    syllable: line(40),
-  }),
-  z.object({
-    kind: z.literal('hold'),
-    mode,
-    beats,
-    syllables: z.array(line(40)).min(1).max(24),
-  }),
-  z.object({
-    kind: z.literal('chord'),
-    mode,
-    tones: z.array(semitones).min(1).max(6),
-    beats,
-    syllable: line(40),
-  }),
-  z.object({
-    kind: z.literal('breath'),
-    in: count,
-    hold: count,
-    out: count,
-    rest: count,
-    increment: z.object({ in: count, hold: count, out: count, rest: count }),
-    outOn: line(40),
-  }),
-  z.object({ kind: z.literal('spoken'), lines: z.array(line(200)).min(1).max(12), beats }),
-  z.object({
-    kind: z.literal('body'),
-    moves: z.array(line(160)).min(1).max(24),
-    seconds: z.number().positive().max(600),
-  }),
-]);
 
 /** The limits within which a segment's figures may be chosen; the fields' messages name them. */
 export const choiceLimits = {
@@ -113,6 +49,12 @@ export const exerciseSchema = z.object({
   needs: z.array(z.enum(needs)),
   cautions: z.array(line(320)).max(6),
   music: musicSchema,
+  /** Vowels that take turns from key to key. */
+  vowels: z.array(line(40)).min(2).max(8).optional(),
+  /** Who it suits; everybody when it is not said. */
+  ages: z.array(z.enum(ages)).min(1).optional(),
+  /** How the parts hand the keys on, where they share fewer than three. */
+  relay: line(200).optional(),
   countIn: z.number().min(0).max(16),
   breathBeats: z.number().min(0).max(16),
   keyChangeBeats: z.number().min(0).max(16),
@@ -121,7 +63,7 @@ export const exerciseSchema = z.object({
     .object({
       fraction: z.number().positive().max(1).optional(),
       strict: z.boolean().optional(),
-      octaveMoves: z.array(semitones).min(1).max(6).optional(),
+      octaveMoves: z.array(z.int().min(-48).max(48)).min(1).max(6).optional(),
       mayRest: z.boolean().optional(),
     })
     .optional(),

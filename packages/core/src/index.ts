@@ -2,13 +2,17 @@
  * The computation of Wide Fern: pitch, voices, ladders of keys, time. Pure functions: no interface,
  * no input or output, no clock. docs/model.md explains every rule.
  */
+export * from './breath/phrase';
 export * from './exercise';
 export * from './fit/fit';
 export * from './fit/keyStrip';
+export * from './fit/sharedKeys';
 export * from './ladder';
+export * from './notation';
 export * from './piece/needs';
 export * from './pitch';
 export * from './plan';
+export * from './playing/programme';
 export * from './timing';
 export * from './units';
 export * from './voices';

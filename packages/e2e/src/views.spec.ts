@@ -61,6 +61,28 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expectNoComplaints(context);
   });
 
+  test(`every view of exercises is accessible, ${colorScheme}`, async ({ browser }) => {
+    test.slow();
+    const context = await newContext(browser, { colorScheme });
+    const page = await context.newPage();
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: /demo director/ }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('warm-up is ready');
+    for (const [path, heading] of [
+      ['/exercises', /exercises, \d+ fit/],
+      ['/exercises/four-corners', /Four corners/],
+      ['/exercises/four-doors', /Four doors/],
+      ['/exercises/make/new', /Make an exercise/],
+      ['/exercises/make/keel', /Copy and change/],
+      ['/exercises/read/file', /Read a file/],
+    ] as const) {
+      await page.goto(path);
+      await expect(page.getByRole('heading', { name: heading }).first()).toBeVisible();
+      await expectAccessible(page);
+    }
+    expectNoComplaints(context);
+  });
+
   test(`every view of voices is accessible, ${colorScheme}`, async ({ browser }) => {
     test.slow();
     const context = await newContext(browser, { colorScheme });
@@ -116,6 +138,11 @@ test('no page is wider than its window, at the desk, on the stand and in the han
       '/voices/roster',
       '/voices/roster/read',
       '/voices/parts',
+      '/exercises',
+      '/exercises/pulley',
+      '/exercises/four-corners',
+      '/exercises/make/new',
+      '/exercises/read/file',
       '/choir',
       '/evenings/new',
     ]) {

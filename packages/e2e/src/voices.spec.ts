@@ -357,7 +357,7 @@ test('a singer is handed out and forgotten; the choir takes other parts', async 
   await page.getByRole('combobox', { name: 'Who sang B sings from now on' }).selectOption('B2');
   await page.getByRole('button', { name: 'Keep these parts' }).click();
   await expect(page.getByRole('group', { name: 'Part 8: second basses' })).toBeVisible();
-  expect((await singersOf(person)).map(({ name, part }) => [name, part])).toEqual([
-    ['Bo Salt', 'B2'],
-  ]);
+  await expect
+    .poll(async () => (await singersOf(person)).map(({ name, part }) => [name, part]))
+    .toEqual([['Bo Salt', 'B2']]);
 });

@@ -6,6 +6,7 @@ import type { Logger } from 'pino';
 import { accountRoutes } from './account/account.routes';
 import { choirRoutes } from './choir/choir.routes';
 import { eveningRoutes } from './evening/evening.routes';
+import { exercisesRoutes } from './exercises/exercises.routes';
 import { health } from './http/health';
 import { errorHandler } from './http/errors';
 import { attemptLimits } from './http/limits';
@@ -25,6 +26,7 @@ export const allRoutes = (orm: MikroORM): Route[] => [
   ...accountRoutes(attemptLimits(orm)),
   ...choirRoutes,
   ...eveningRoutes,
+  ...exercisesRoutes,
   ...planRoutes,
   ...voicesRoutes,
 ];

@@ -43,6 +43,10 @@ const server: Server = app.listen(port, host, (error?: Error) => {
   process.send?.({ kind: 'ready', port });
 });
 
+// Longer than browsers and proxies keep a connection, so that they close it and never find it closed.
+server.keepAliveTimeout = 75_000;
+server.headersTimeout = 80_000;
+
 let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;

@@ -36,6 +36,7 @@ describe('every route', () => {
       .replace(':choir', owner.choir)
       .replace(':evening', evening)
       .replace(':item', 'warm-up')
+      .replace(':exercise', 'narrow-hum')
       .replace(/:(member|singer|check)\b/g, () => randomUUID())}`;
   const call = (agent: Pick<Person['agent'], Route['method']>, route: Route) =>
     agent[route.method](address(route)).send(route.method === 'get' ? undefined : {});

@@ -9,8 +9,10 @@ export interface PatternNote {
   readonly offset: Semitones;
   readonly beats: Beats;
   readonly syllable?: string | undefined;
+  /** Bound to the next note: one syllable, one breath. */
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
+  /** From this note on. */
   readonly dynamic?: Dynamic | undefined;
 }
 
@@ -22,15 +24,68 @@ export interface PatternRest {
 
 export type PatternEvent = PatternNote | PatternRest;
 
+/** A bar of so many beats, each written as one over `unit`; what has no metre is one bar long. */
+export interface Metre {
+  readonly beats: number;
+  readonly unit: 1 | 2 | 4 | 8 | 16;
+}
+
 /** Where a glide is at the end of so many beats; the first point has none. */
 export interface GlidePoint {
   readonly offset: Semitones;
   readonly beats: Beats;
 }
 
+/** Which parts hold a drone's note, counted from the lowest; the others move over it. */
+export const holders = ['lowest', 'lower half', 'upper half', 'all'] as const;
+export type Holders = (typeof holders)[number];
+
+/** What goes on over a drone's held note: a line, or a text on one pitch. */
+export type OverDrone =
+  | { readonly kind: 'line'; readonly notes: readonly PatternEvent[] }
+  | {
+      readonly kind: 'text';
+      /** The pitch it is sung on, over the tonic. */
+      readonly offset: Semitones;
+      readonly lines: readonly string[];
+      readonly beats: Beats;
+    };
+
 /** What is done in an exercise, by kind (docs/model.md, section 3). */
 export type Music =
-  | { readonly kind: 'pattern'; readonly mode: Mode; readonly notes: readonly PatternEvent[] }
+  | {
+      readonly kind: 'pattern';
+      readonly mode: Mode;
+      readonly metre?: Metre | undefined;
+      readonly notes: readonly PatternEvent[];
+    }
+  | {
+      /** Each part its own line, the highest first; parts beyond the lines share the nearest one. */
+      readonly kind: 'lines';
+      readonly mode: Mode;
+      readonly metre?: Metre | undefined;
+      readonly lines: readonly (readonly PatternEvent[])[];
+    }
+  | {
+      readonly kind: 'round';
+      readonly mode: Mode;
+      readonly metre?: Metre | undefined;
+      readonly notes: readonly PatternEvent[];
+      /** How many enter one after the other; parts beyond them go with the first again. */
+      readonly entries: number;
+      /** From one entry to the next. */
+      readonly apart: Beats;
+    }
+  | {
+      readonly kind: 'drone';
+      readonly mode: Mode;
+      readonly metre?: Metre | undefined;
+      /** The held note over the tonic: 0, a third, a fifth. */
+      readonly held: Semitones;
+      readonly holders: Holders;
+      readonly syllable: string;
+      readonly over: OverDrone;
+    }
   | {
       readonly kind: 'glide';
       readonly mode: Mode;
@@ -50,6 +105,8 @@ export type Music =
       readonly tones: readonly Semitones[];
       readonly beats: Beats;
       readonly syllable: string;
+      /** From one part's entry to the next, the lowest first; without it all begin together. */
+      readonly apart?: Beats | undefined;
     }
   | ({
       readonly kind: 'breath';
@@ -62,17 +119,44 @@ export type Music =
 
 export type Kind = Music['kind'];
 
+/** What each kind is called. */
+export const kindWords: Readonly<Record<Kind, string>> = {
+  pattern: 'a line for all',
+  lines: 'a line for each part',
+  round: 'a round',
+  drone: 'a drone',
+  glide: 'a slide',
+  hold: 'a held note',
+  chord: 'a chord',
+  breath: 'counted breath',
+  spoken: 'spoken',
+  body: 'movement',
+};
+export const kinds = Object.keys(kindWords) as readonly Kind[];
+
 /** The kinds that are moved from key to key. */
 export type PitchedMusic = Extract<Music, { readonly mode: Mode }>;
 export const isPitched = (music: Music): music is PitchedMusic => 'mode' in music;
 
 export const isNote = (event: PatternEvent): event is PatternNote => 'offset' in event;
 
-/** What is sung over the tonic, as offsets in the order sung; empty for what has no pitch. */
+/** The beats of events one after the other. */
+export const beatsOfEvents = (events: readonly { readonly beats: Beats }[]): Beats =>
+  events.reduce((sum, { beats }) => sum + beats, 0);
+
+const offsetsOfEvents = (events: readonly PatternEvent[]): readonly Semitones[] =>
+  events.filter(isNote).map(({ offset }) => offset);
+
+/** What is sung over the tonic by whoever moves, as offsets in the order sung; empty for what has no pitch. */
 export function offsetsOf(music: Music): readonly Semitones[] {
   switch (music.kind) {
     case 'pattern':
-      return music.notes.filter(isNote).map(({ offset }) => offset);
+    case 'round':
+      return offsetsOfEvents(music.notes);
+    case 'lines':
+      return music.lines.flatMap(offsetsOfEvents);
+    case 'drone':
+      return music.over.kind === 'line' ? offsetsOfEvents(music.over.notes) : [music.over.offset];
     case 'glide':
       return music.points.map(({ offset }) => offset);
     case 'hold':
@@ -84,20 +168,28 @@ export function offsetsOf(music: Music): readonly Semitones[] {
   }
 }
 
-/** The least and greatest offset over the tonic; undefined for what has no pitch. */
-export function spanOf(music: Music): Span | undefined {
-  const offsets = offsetsOf(music);
+/** The least and greatest of offsets; undefined when there are none. */
+export function spanOfOffsets(offsets: readonly Semitones[]): Span | undefined {
   if (offsets.length === 0) return undefined;
   return { lowest: Math.min(...offsets), highest: Math.max(...offsets) };
 }
+
+/** The least and greatest offset over the tonic; undefined for what has no pitch. */
+export const spanOf = (music: Music): Span | undefined => spanOfOffsets(offsetsOf(music));
 
 /** The beats of one repetition; 0 for what is not counted in beats of a pattern. */
 export function beatsOf(music: Music): Beats {
   switch (music.kind) {
     case 'pattern':
-      return music.notes.reduce((sum, { beats }) => sum + beats, 0);
+      return beatsOfEvents(music.notes);
+    case 'lines':
+      return Math.max(...music.lines.map(beatsOfEvents));
+    case 'round':
+      return beatsOfEvents(music.notes) + (music.entries - 1) * music.apart;
+    case 'drone':
+      return music.over.kind === 'line' ? beatsOfEvents(music.over.notes) : music.over.beats;
     case 'glide':
-      return music.points.reduce((sum, { beats }) => sum + beats, 0);
+      return beatsOfEvents(music.points);
     case 'hold':
     case 'chord':
     case 'spoken':

@@ -76,6 +76,10 @@ export type Purpose = (typeof purposes)[number];
 export const needs = ['standing', 'floor', 'noise', 'prop', 'mirror'] as const;
 export type Need = (typeof needs)[number];
 
+/** Who an exercise suits. */
+export const ages = ['children', 'changing voices', 'adults'] as const;
+export type Age = (typeof ages)[number];
+
 /** Printed loudness. */
 export const dynamics = ['pp', 'p', 'mp', 'mf', 'f', 'ff'] as const;
 export type Dynamic = (typeof dynamics)[number];

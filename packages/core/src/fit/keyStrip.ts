@@ -8,16 +8,16 @@ export interface KeyColumn {
   readonly fits: Readonly<Record<string, Fit>>;
 }
 
-/** Every tonic from the first to the last by semitone, with the fit of each part. */
+/** Every tonic from the first to the last by semitone, with the fit of each part's own span. */
 export function keyStrip(
   sections: readonly Section[],
-  span: Span,
+  spanOf: (part: string) => Span,
   [first, last]: readonly [MidiNote, MidiNote],
 ): KeyColumn[] {
   return Array.from({ length: Math.max(0, last - first + 1) }, (_, i) => ({
     tonic: first + i,
     fits: Object.fromEntries(
-      sections.map((section) => [section.id, fitOnTonic(section, span, first + i)]),
+      sections.map((section) => [section.id, fitOnTonic(section, spanOf(section.id), first + i)]),
     ),
   }));
 }

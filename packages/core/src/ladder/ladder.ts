@@ -2,7 +2,7 @@ import type { MidiNote, PitchRange } from '../units';
 import { fitOnTonic } from '../fit/fit';
 import { ladderCosts } from './costs';
 import { leastCost, partChoices, partPath, pathCost, type PartChoices } from './partPath';
-import type { Infeasible, Ladder, LadderProblem } from './problem';
+import { patternOf, type Infeasible, type Ladder, type LadderProblem } from './problem';
 import { keyOffsets } from './shape';
 
 /** The points of a start that do not depend on any part: away from the preferred one, short of the goal. */
@@ -17,12 +17,11 @@ function startCost(problem: LadderProblem, start: MidiNote, highest: MidiNote): 
 /** The starts at which every part could sing in at least one of the keys: the search stays inside. */
 function startsWorthTrying(problem: LadderProblem, choices: readonly PartChoices[]): PitchRange {
   const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
-  const { lowest, highest } = problem.pattern;
-  const low = choices.map(({ section, displacements }) => {
+  const low = choices.map(({ section, displacements, pattern: { lowest } }) => {
     const octave = section.octave + Math.max(...displacements);
     return section.reach[0] - octave - lowest - Math.max(...offsets);
   });
-  const high = choices.map(({ section, displacements }) => {
+  const high = choices.map(({ section, displacements, pattern: { highest } }) => {
     const octave = section.octave + Math.min(...displacements);
     return section.reach[1] - octave - highest - Math.min(...offsets);
   });
@@ -30,7 +29,9 @@ function startsWorthTrying(problem: LadderProblem, choices: readonly PartChoices
 }
 
 const choicesOf = (problem: LadderProblem): PartChoices[] =>
-  problem.sections.map((section) => partChoices(section, problem.pattern, problem.fraction));
+  problem.sections.map((section) =>
+    partChoices(section, patternOf(problem, section.id), problem.fraction),
+  );
 
 function climb(
   problem: LadderProblem,
@@ -100,19 +101,19 @@ export function bestLadder(problem: LadderProblem): Ladder | Infeasible {
 function whatPreventsIt(problem: LadderProblem, choices: readonly PartChoices[]): Infeasible {
   const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
   const limits = (part: PartChoices): PitchRange =>
-    problem.pattern.strict ? part.section.comfort : part.section.reach;
+    part.pattern.strict ? part.section.comfort : part.section.reach;
   // Begun at the part's lowest note, what is too wide for it runs out at the top.
-  const travel =
-    problem.pattern.mayRest === false ? Math.max(...offsets) - Math.min(...offsets) : 0;
   const isTooWide = (part: PartChoices): boolean => {
     const [low, high] = limits(part);
-    return problem.pattern.highest - problem.pattern.lowest + travel > high - low;
+    const { lowest, highest, mayRest } = part.pattern;
+    const travel = mayRest === false ? Math.max(...offsets) - Math.min(...offsets) : 0;
+    return highest - lowest + travel > high - low;
   };
   const misses = (part: PartChoices, tonic: MidiNote) =>
     part.displacements
       .map((displacement) => {
         const octave = part.section.octave + displacement;
-        const { low, high } = fitOnTonic(part.section, problem.pattern, tonic, octave);
+        const { low, high } = fitOnTonic(part.section, part.pattern, tonic, octave);
         const [lowest, highest] = limits(part);
         return { below: Math.max(0, lowest - low), above: Math.max(0, high - highest) };
       })

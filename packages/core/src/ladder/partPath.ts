@@ -10,6 +10,7 @@ const usualMoves: readonly Semitones[] = [0, -12, 12];
 /** What one part can do, in the order of preference: as usual, down, up, rest. */
 export interface PartChoices {
   readonly section: Section;
+  readonly pattern: LadderPattern;
   readonly displacements: readonly Semitones[];
   /** The weight on a tonic of every displacement in order, then of resting; Infinity where it is not allowed. */
   readonly weights: (tonic: MidiNote) => readonly number[];
@@ -45,7 +46,7 @@ function singingCost(
         (Math.max(0, windowLow - fit.low) + Math.max(0, fit.high - windowHigh)) +
       ladderCosts.belowComfort * Math.max(0, -fit.roomBelow) +
       ladderCosts.aboveComfort * Math.max(0, -fit.roomAbove) +
-      (displacement === 0 ? 0 : ladderCosts.awayFromUsual)
+      (displacement === 0 || pattern.anyOctave ? 0 : ladderCosts.awayFromUsual)
     );
   };
 }
@@ -62,12 +63,13 @@ export function partChoices(
   const known = new Map<MidiNote, readonly number[]>();
   return {
     section,
+    pattern,
     displacements,
     weights: (tonic) => {
       const found = known.get(tonic);
       if (found) return found;
       const weights = displacements.map((displacement) =>
-        weigh(cost(tonic, displacement), 0, displacement === 0 ? 0 : 1),
+        weigh(cost(tonic, displacement), 0, displacement === 0 || pattern.anyOctave ? 0 : 1),
       );
       weights.push(rest);
       known.set(tonic, weights);

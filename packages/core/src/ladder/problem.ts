@@ -11,12 +11,17 @@ export interface LadderPattern extends Span {
   readonly octaveMoves?: readonly Semitones[];
   /** Whether parts may rest in some keys; they may unless forbidden. */
   readonly mayRest?: boolean;
+  /** A held note that lies as well in one octave as in another: no octave is away from the usual. */
+  readonly anyOctave?: boolean;
 }
 
 /** Everything the choice of keys depends on (docs/model.md, section 5). */
 export interface LadderProblem {
   readonly sections: readonly Section[];
+  /** What every part sings that has nothing of its own. */
   readonly pattern: LadderPattern;
+  /** What single parts sing instead, by their ids: the holders of a drone, a line of their own. */
+  readonly own?: Readonly<Record<string, LadderPattern>>;
   readonly shape: Shape;
   /** How many keys, at least 1. */
   readonly keys: number;
@@ -28,6 +33,16 @@ export interface LadderProblem {
   /** A tonic the ladder should reach at its highest. */
   readonly goalTonic?: MidiNote;
 }
+
+/** What one part sings. */
+export const patternOf = (
+  { pattern, own }: Pick<LadderProblem, 'pattern' | 'own'>,
+  part: string,
+): LadderPattern => own?.[part] ?? pattern;
+
+/** The parts that hold a note in whatever octave suits them. */
+export const freeOctaves = ({ own = {} }: Pick<LadderProblem, 'own'>): string[] =>
+  Object.keys(own).filter((id) => own[id]?.anyOctave);
 
 /** What a part does in one key: the octave it sings away from the treble tonic, or «rest». */
 export type Move = Semitones | 'rest';

@@ -26,7 +26,7 @@ const letterPitch: readonly Semitones[] = [0, 2, 4, 5, 7, 9, 11];
 /** Fifths above C of the natural letters. */
 const letterFifths: readonly number[] = [0, 2, 4, -1, 1, 3, 5];
 /** The scale degree (0 = tonic) whose letter a note at each offset takes, whatever the mode. */
-const degreeOfOffset: readonly number[] = [0, 1, 1, 2, 2, 3, 3, 4, 5, 5, 6, 6];
+export const degreeOfOffset: readonly number[] = [0, 1, 1, 2, 2, 3, 3, 4, 5, 5, 6, 6];
 const axisFlats: readonly (readonly [number, Semitones])[] = [
   [0, 0],
   [1, -1],

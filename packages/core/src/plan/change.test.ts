@@ -1,6 +1,6 @@
 import { mixedChoir, type Section } from '../voices';
 import { keyChange } from './change';
-import type { PlannedSegment } from './segment';
+import type { PlannedSegment } from './planned';
 
 const segment: PlannedSegment = {
   id: 's',

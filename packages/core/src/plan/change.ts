@@ -1,6 +1,8 @@
 import type { MidiNote } from '../units';
 import { fitOf, type FitState } from '../fit/fit';
-import { computeSegment, type ComputedSegment, type PlannedSegment, type Setting } from './segment';
+import type { Setting } from './keys';
+import type { PlannedSegment } from './planned';
+import { computeSegment, type ComputedSegment } from './segment';
 
 /** One part in one key of a ladder that was made for other sections. */
 export interface Misfit {

@@ -1,3 +1,5 @@
-export * from './plan';
-export * from './segment';
 export * from './change';
+export * from './keys';
+export * from './plan';
+export * from './planned';
+export * from './segment';

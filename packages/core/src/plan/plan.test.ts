@@ -1,6 +1,7 @@
 import { mixedChoir } from '../voices/parts';
 import { computePlan } from './plan';
-import { computeSegment, type PlannedExercise, type SegmentChoices } from './segment';
+import type { PlannedExercise, SegmentChoices } from './planned';
+import { computeSegment } from './segment';
 
 const setting = { sections: mixedChoir, needs: [{ part: 'S', highest: 77 }] };
 const choices: SegmentChoices = {

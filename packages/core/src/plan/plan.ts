@@ -1,7 +1,9 @@
 import type { Seconds } from '../units';
 import { chanceOnTime, learnedTalk, likelyLength, placeSegments } from '../timing';
 import type { LikelyLength, Placed } from '../timing';
-import { computeSegment, type ComputedSegment, type PlannedSegment, type Setting } from './segment';
+import type { Setting } from './keys';
+import type { PlannedSegment } from './planned';
+import { computeSegment, type ComputedSegment } from './segment';
 
 /** A whole warm-up as computed: every segment placed on its clock, and how its end compares with the time set aside. */
 export interface ComputedPlan {

@@ -8,6 +8,7 @@ export const Choir = defineEntity({
   name: 'Choir',
   checks: [
     { name: 'choir_share_check', expression: 'share_percent >= 1 and share_percent <= 100' },
+    { name: 'choir_phrase_check', expression: 'phrase_seconds >= 2 and phrase_seconds <= 60' },
   ],
   properties: {
     id: idColumn(),
@@ -16,6 +17,8 @@ export const Choir = defineEntity({
     accidentals: p.enum(['flats', 'sharps'] as const).default('flats'),
     /** How many of a hundred in a section have to be comfortable on a note. */
     sharePercent: p.integer().default(85),
+    /** How long a phrase on one breath may comfortably last, in seconds. */
+    phraseSeconds: p.integer().default(9),
     /** What conditions take off a comfort; null for the usual figures. */
     trims: p.json<Trims>().nullable(),
     /** The coming weekday the demo's dates were laid out from; null for a real choir. */

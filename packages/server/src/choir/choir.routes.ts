@@ -1,15 +1,38 @@
-import { addMemberSchema, changeMemberSchema, type Choir as ChoirView } from '@wide-fern/contract';
+import {
+  addMemberSchema,
+  changeChoirSchema,
+  changeMemberSchema,
+  type Choir as ChoirView,
+} from '@wide-fern/contract';
+import { usualPhrase } from '@wide-fern/core';
 import { inChoir, type Route } from '../http/route';
+import type { Choir } from './choir.entity';
 import { addMember, changeRole, listMembers, removeMember } from './choir.service';
+
+const asChoir = ({ id, name, timeZone, accidentals, phraseSeconds }: Choir): ChoirView => ({
+  id,
+  name,
+  timeZone,
+  accidentals: accidentals ?? 'flats',
+  phraseSeconds: phraseSeconds ?? usualPhrase.mixed,
+});
 
 export const choirRoutes: readonly Route[] = [
   inChoir('reader', {
     method: 'get',
     path: '/choirs/:choir',
     handle: ({ choir }) => {
-      const { id, name, timeZone, accidentals } = choir;
-      const body: ChoirView = { id, name, timeZone, accidentals: accidentals ?? 'flats' };
-      return Promise.resolve({ body });
+      return Promise.resolve({ body: asChoir(choir) });
+    },
+  }),
+  inChoir('director', {
+    method: 'put',
+    path: '/choirs/:choir',
+    body: changeChoirSchema,
+    handle: async ({ em, choir, body }) => {
+      choir.phraseSeconds = body.phraseSeconds;
+      await em.flush();
+      return { body: asChoir(choir) };
     },
   }),
   inChoir('deputy', {

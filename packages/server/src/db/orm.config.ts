@@ -3,6 +3,7 @@ import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Account, AccountSession, Attempt } from '../account/account.entity';
 import { Choir, Member } from '../choir/choir.entity';
 import { Evening } from '../evening/evening.entity';
+import { ExerciseMark, ExerciseVersion, OwnExercise } from '../exercises/exercises.entity';
 import { Piece } from '../piece/piece.entity';
 import { Plan } from '../plan/plan.entity';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from '../voices/voices.entity';
@@ -25,6 +26,9 @@ export const ormConfig = (clientUrl: string) =>
       Plan,
       RangeCheck,
       SingerEvening,
+      OwnExercise,
+      ExerciseVersion,
+      ExerciseMark,
     ],
     extensions: [Migrator],
     namingStrategy: UnderscoreNamingStrategy,

@@ -9,10 +9,11 @@ import type { Reply, Route, Who } from './route';
 
 export const sessionCookie = 'wide_fern_session';
 
-/** Ids in paths that are not agenda items are UUIDs; anything else is simply not here. */
+/** Agenda items and exercises have ids of their own; all others in paths are UUIDs, or simply not here. */
+const namedIds = ['item', 'exercise'];
 function checkIds(params: Readonly<Record<string, string>>): void {
   for (const [name, value] of Object.entries(params)) {
-    if (name !== 'item' && !uuid.safeParse(value).success) throw notFound();
+    if (!namedIds.includes(name) && !uuid.safeParse(value).success) throw notFound();
   }
 }
 

@@ -1,7 +1,9 @@
 import { QueryCache, QueryClient, queryOptions } from '@tanstack/react-query';
 import type {
   Choir,
+  ChoirExercises,
   Evening,
+  ExerciseVersion,
   EveningSummary,
   KeptCheck,
   Member,
@@ -77,6 +79,29 @@ export const planQuery = (place: PlanPlace) =>
     queryKey: ['choir', place.choir, 'plan', place.evening, place.item],
     queryFn: async ({ signal }) =>
       (await ask<{ plan: Plan | null }>(planPath(place), { signal })).plan,
+  });
+
+/** The built-in exercises, fetched with the first page that wants them. */
+export const builtInQuery = queryOptions({
+  queryKey: ['built-in exercises'],
+  queryFn: async () => (await import('@wide-fern/catalogue')).exercises,
+  staleTime: Infinity,
+});
+
+export const exercisesPath = (choir: string): string => `/choirs/${choir}/exercises`;
+
+/** A choir's own exercises, its marks on all of them, and when each was last used. */
+export const exercisesQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'exercises'],
+    queryFn: ({ signal }) => ask<ChoirExercises>(exercisesPath(choir), { signal }),
+  });
+
+export const versionsQuery = (choir: string, exercise: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'exercises', exercise, 'versions'],
+    queryFn: ({ signal }) =>
+      ask<ExerciseVersion[]>(`${exercisesPath(choir)}/${exercise}/versions`, { signal }),
   });
 
 export const voicesQuery = (choir: string) =>

@@ -9,6 +9,7 @@ import { useHere } from './session';
 const places = [
   { name: 'Tonight', to: '/' },
   { name: 'Voices', to: '/voices' },
+  { name: 'Exercises', to: '/exercises' },
 ] as const;
 
 /** A page with its head: mark, choir, places, what was saved, and the person. */

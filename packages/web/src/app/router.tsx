@@ -90,6 +90,18 @@ export const router = createBrowserRouter([
             path: '/voices/parts',
             lazy: page(() => import('../features/voices/parts/PartsPage')),
           },
+          {
+            path: '/exercises/:exercise?',
+            lazy: page(() => import('../features/exercises/ExercisesPage')),
+          },
+          {
+            path: '/exercises/make/:from',
+            lazy: page(() => import('../features/exercises/editor/EditorPage')),
+          },
+          {
+            path: '/exercises/read/file',
+            lazy: page(() => import('../features/exercises/files/ReadPage')),
+          },
           { path: '/choir', lazy: page(() => import('../features/account/ChoirPage')) },
         ],
       },

@@ -11,6 +11,7 @@ export interface Here {
     readonly role: Role;
     readonly timeZone: string;
     readonly accidentals: 'flats' | 'sharps';
+    readonly phraseSeconds: number;
   };
   readonly choirs: Session['choirs'];
   readonly mayEdit: boolean;

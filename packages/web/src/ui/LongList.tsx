@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
-import { useRef, type ReactNode } from 'react';
+import { useEffect, useRef, type ReactNode } from 'react';
 
 /** A list of rows of one height, of which only those in view are drawn: none, one or thousands. */
 export function LongList<T>({
@@ -9,6 +9,7 @@ export function LongList<T>({
   rowHeight,
   mostHeight,
   keyOf,
+  startAt,
   children,
 }: {
   readonly items: readonly T[];
@@ -17,6 +18,8 @@ export function LongList<T>({
   /** The list scrolls beyond this height, in px. */
   readonly mostHeight: number;
   readonly keyOf: (item: T) => string;
+  /** The row to be in view when the list is opened. */
+  readonly startAt?: number | undefined;
   readonly children: (item: T, index: number) => ReactNode;
 }) {
   const frame = useRef<HTMLDivElement>(null);
@@ -28,6 +31,12 @@ export function LongList<T>({
     overscan: 8,
     initialRect: { width: 300, height },
   });
+  const opened = useRef(false);
+  useEffect(() => {
+    if (opened.current) return;
+    opened.current = true;
+    if (startAt !== undefined && startAt > 0) virtual.scrollToIndex(startAt, { align: 'center' });
+  }, [virtual, startAt]);
   return (
     <Box
       ref={frame}

@@ -1,3 +1,4 @@
+import { pitchClass } from './pitchClass';
 import type { MidiNote, Semitones } from '../../units';
 import type { ChordSequence, ChordSetting, NoVoicing } from './problem';
 import {
@@ -5,7 +6,6 @@ import {
   chordOnRoot,
   motion,
   notesAt,
-  pitchClass,
   type ChordOnRoot,
   type Voicings,
 } from './voicings';

@@ -2,6 +2,7 @@ import type { MidiNote, Semitones } from '../../units';
 import { stageWindow } from '../../fit/fit';
 import type { Section } from '../../voices/parts';
 import { ladderCosts } from '../costs';
+import { pitchClass } from './pitchClass';
 import { chordCosts, type ChordSetting } from './problem';
 
 /** One way to sing a chord: a note for each part, from the highest to the lowest, and what it costs. */
@@ -22,15 +23,15 @@ export interface Voicings {
   readonly own: Float64Array;
 }
 
-/** The pitch class of a note, 0 to 11. */
-export const pitchClass = (note: number): number => ((note % 12) + 12) % 12;
-
 /** By how much a part moves further than its chord's root does. */
 export const motion = (from: MidiNote, to: MidiNote, rootMoves: Semitones): number =>
   Math.max(0, Math.abs(from - to) - rootMoves);
 
 /** The notes each part may take for the chord on a root: the lowest part the root, the others any tone. */
-function candidateNotes({ sections, tones }: ChordSetting, root: MidiNote): MidiNote[][] {
+export function candidateNotes(
+  { sections, tones }: Omit<ChordSetting, 'fraction'>,
+  root: MidiNote,
+): MidiNote[][] {
   const wanted = tones.slice(0, sections.length);
   return sections.map(({ reach: [low, high] }, part) => {
     const allowed = part === sections.length - 1 ? [0] : wanted;

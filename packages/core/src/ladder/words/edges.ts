@@ -2,7 +2,7 @@ import type { MidiNote, Semitones } from '../../units';
 import { fitOnTonic } from '../../fit/fit';
 import { semitonesInWords } from '../../pitch';
 import { listInWords } from '../../voices/parts';
-import type { Ladder, LadderProblem } from '../problem';
+import { patternOf, type Ladder, type LadderProblem } from '../problem';
 import { keyNamed, many, type Wording } from './wording';
 
 /** Where a part leaves its comfort furthest at one end. */
@@ -22,7 +22,7 @@ export function oversteps(ladder: Ladder, problem: LadderProblem): Overstep[] {
     path.moves.forEach((move, i) => {
       if (move === 'rest') return;
       const tonic = ladder.tonics[i]!;
-      const fit = fitOnTonic(section, problem.pattern, tonic, move);
+      const fit = fitOnTonic(section, patternOf(problem, section.id), tonic, move);
       const ends = [
         { end: 'top', by: -fit.roomAbove, note: fit.high },
         { end: 'bottom', by: -fit.roomBelow, note: fit.low },

@@ -1,7 +1,7 @@
 import type { Semitones } from '../../units';
 import { countInWords } from '../../pitch';
 import { listInWords } from '../../voices/parts';
-import type { Ladder, LadderProblem, Move } from '../problem';
+import { freeOctaves, type Ladder, type LadderProblem, type Move } from '../problem';
 import { keyNamed, many, type Wording } from './wording';
 
 /** A stretch of keys in which a part does the same: from index `from` up to and with `to`. */
@@ -65,14 +65,18 @@ function runsInWords(
 /** «altos rest from E», for all parts that do not simply sing as usual; parts that do alike together. */
 export function movesInWords(
   ladder: Ladder,
-  sections: LadderProblem['sections'],
+  problem: Pick<LadderProblem, 'sections' | 'own'>,
   wording: Wording = {},
 ): string[] {
+  // Who holds a note does so wherever it lies well: its octave is of no account.
+  const anyOctave = freeOctaves(problem);
   const names = ladder.tonics.map((tonic) => keyNamed(wording, tonic));
   const phrases = new Map<string, string[]>();
   for (const path of ladder.paths) {
-    const usual = sections.find(({ id }) => id === path.id)?.octave ?? 0;
-    const phrase = runsInWords(runsOf(path.moves), usual, names);
+    const usual = problem.sections.find(({ id }) => id === path.id)?.octave ?? 0;
+    const free = anyOctave.includes(path.id);
+    const moves = path.moves.map((move) => (free && move !== 'rest' ? usual : move));
+    const phrase = runsInWords(runsOf(moves), usual, names);
     if (!phrase) continue;
     phrases.set(phrase, [...(phrases.get(phrase) ?? []), many(wording, path.id)]);
   }

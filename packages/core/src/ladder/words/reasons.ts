@@ -2,7 +2,7 @@ import type { MidiNote } from '../../units';
 import { fitOnTonic } from '../../fit/fit';
 import { countInWords, semitonesInWords } from '../../pitch';
 import { ladderFrom } from '../ladder';
-import type { Ladder, LadderProblem, Move } from '../problem';
+import { patternOf, type Ladder, type LadderProblem, type Move } from '../problem';
 import { edgesInWords } from './edges';
 import { movesInWords } from './moves';
 import { asSentences, keyNamed, many, noteNamed, pathOf, type Wording } from './wording';
@@ -61,7 +61,7 @@ function furthestNote(
   const notes = (pathOf(ladder, id)?.moves ?? []).flatMap((move, i) => {
     if (move === 'rest') return [];
     const tonic = ladder.tonics[i]!;
-    const fit = fitOnTonic(section, problem.pattern, tonic, move);
+    const fit = fitOnTonic(section, patternOf(problem, section.id), tonic, move);
     return [{ note: direction > 0 ? fit.high : fit.low, tonic }];
   });
   return notes.reduce<{ note: MidiNote; tonic: MidiNote } | undefined>(
@@ -89,7 +89,7 @@ export function reasonsInWords(
 ): string[] {
   const deciding = decidingInWords(ladder, problem, wording);
   const edges = edgesInWords(ladder, problem, wording);
-  const moves = movesInWords(ladder, problem.sections, wording);
+  const moves = movesInWords(ladder, problem, wording);
   const everyone =
     edges.length === 0 && moves.length === 0
       ? ['every part sings every key in its comfort, in its usual octave']

@@ -1,6 +1,6 @@
 import type { MidiNote } from '../../units';
 import { countInWords } from '../../pitch';
-import type { Infeasible, Ladder, LadderProblem } from '../problem';
+import { patternOf, type Infeasible, type Ladder, type LadderProblem } from '../problem';
 import { oversteps } from './edges';
 import { keyNamed, many, noteNamed, one, pathOf, type Wording } from './wording';
 
@@ -13,10 +13,10 @@ export function infeasibleInWords(
   const way = end === 'top' ? 'too high' : 'too low';
   const help = ['a narrower pattern'];
   if (problem.keys > 1) help.push('fewer keys');
-  const moves = problem.pattern.octaveMoves;
+  const { octaveMoves: moves, mayRest, strict } = patternOf(problem, part);
   if (moves && !(moves.includes(12) && moves.includes(-12))) help.push('another octave');
-  if (problem.pattern.mayRest === false) help.push(`letting the ${many(wording, part)} rest`);
-  if (problem.pattern.strict) help.push('letting it touch the edge of the comfort');
+  if (mayRest === false) help.push(`letting the ${many(wording, part)} rest`);
+  if (strict) help.push('letting it touch the edge of the comfort');
   const choices =
     help.length === 1 ? help[0]! : `${help.slice(0, -1).join(', ')} or ${help[help.length - 1]!}`;
   return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choices}.`;

@@ -17,14 +17,14 @@ const problem = (highest: number, more: Partial<LadderProblem> = {}): LadderProb
 describe('what the parts do', () => {
   it('joins equal keys into one phrase', () => {
     const ladder = bestLadder(problem(12)) as Ladder;
-    expect(movesInWords(ladder, mixedChoir)).toEqual([
+    expect(movesInWords(ladder, { sections: mixedChoir })).toEqual([
       'altos rest from E',
       'basses rest at E and F, then sing an octave down at G♭ and G',
     ]);
   });
   it('joins parts that do the same, and counts keys that come twice', () => {
     const ladder = bestLadder(problem(14, { shape: 'up-and-back', keys: 9 })) as Ladder;
-    expect(movesInWords(ladder, mixedChoir)).toEqual([
+    expect(movesInWords(ladder, { sections: mixedChoir })).toEqual([
       'sopranos and tenors rest in the first two keys and in the last two keys',
     ]);
   });

@@ -9,6 +9,7 @@ import { SelectField } from '../../ui/SelectField';
 import { Name } from '../../ui/words';
 import { ChangePassword } from './ChangePassword';
 import { Members } from './Members';
+import { PhraseField } from './PhraseField';
 import { SignOutWords } from './SignOutWords';
 
 function Part({ title, children }: { readonly title: string; readonly children: ReactNode }) {
@@ -52,6 +53,9 @@ export default function ChoirPage() {
             <Members />
           </Part>
         )}
+        <Part title="Its breath">
+          <PhraseField />
+        </Part>
         <Part title={`You, ${account.name}`}>
           <Flex gap="40px" wrap="wrap">
             <Box>

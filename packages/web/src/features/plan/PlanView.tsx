@@ -7,19 +7,17 @@ import { useHere } from '../../app/session';
 import { MainButton } from '../../ui/MainButton';
 import { Loading } from '../../ui/states';
 import { Hidden, Label, WordButton, WordLink } from '../../ui/words';
-import type { BenchActions } from './bench/actions';
 import { Bench } from './bench/Bench';
 import { ClashPanel } from './ClashPanel';
 import { planLayout } from './drawing/layout';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Weave } from './drawing/Weave';
 import { itemTime } from './model/agenda';
-import { addSegment, choose, leaveOut, moveSegment } from './model/edits';
+import { planActions } from './model/acts';
 import { evaluate } from './model/evaluate';
 import type { PlanStore } from './model/planStore';
 import { madeForInWords, sectionsChange, takeTonight } from './model/sections';
 import { clockIn, dayName, endInWords, isTooLong, leftInWords } from './model/words';
-import { newId } from './model/windows';
 import { NothingPlanned } from './NothingPlanned';
 import { ShelfAway } from './ShelfAway';
 import { PartSwitch } from './PartSwitch';
@@ -28,6 +26,7 @@ import { SectionsChanged } from './SectionsChanged';
 import { SegmentStrip } from './SegmentStrip';
 import { ShortcutList } from './ShortcutList';
 import { TitleLine } from './TitleLine';
+import { useSegmentHearing } from './useSegmentHearing';
 import { lettersOn, setLettersOn, useShortcuts } from '../../ui/useShortcuts';
 
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
@@ -47,7 +46,7 @@ export function PlanView({
   readonly store: PlanStore;
 }) {
   const { choir, account, mayEdit } = useHere();
-  const { accidentals, timeZone } = choir;
+  const { accidentals, timeZone, phraseSeconds } = choir;
   const { document, chosen, saving } = useStore(store);
   const { edit, undo, redo, choose: chooseSegment, settle } = store.getState();
   const [open, setOpen] = useState<'bench' | 'shelf' | 'keys'>('bench');
@@ -80,68 +79,31 @@ export function PlanView({
   const ids = document.segments.map(({ id }) => id);
   const at = ids.indexOf(chosen ?? '');
   const evaluated = plan.segments[at];
+  const hearing = useSegmentHearing(evaluated, bands);
   const focusChosen = () => {
     requestAnimationFrame(() => {
       frame.current?.querySelector<HTMLElement>('[data-segment][aria-current]')?.focus();
     });
   };
-  const go = (to: number) => {
-    const id = ids[Math.min(ids.length - 1, Math.max(0, to))];
-    if (id) chooseSegment(id);
+  const actions = useMemo(() => planActions(store, setSaid), [store]);
+  const go = (by: number) => {
+    actions.goBy(by);
     setOpen('bench');
     focusChosen();
-  };
-  const move = (id: string, to: number) => {
-    edit(moveSegment(id, to));
-    const place = Math.min(ids.length, Math.max(1, to + 1));
-    const name = document.segments.find((one) => one.id === id)?.exercise.name ?? '';
-    setSaid(`${name} is now ${place} of ${ids.length}.`);
-  };
-  const actions: BenchActions = {
-    choose: (changed, label) => {
-      if (chosen) edit(choose(chosen, changed), label);
-    },
-    moveBy: (places) => {
-      if (chosen) move(chosen, at + places);
-    },
-    leaveOut: () => {
-      if (!chosen) return;
-      setSaid(`${evaluated?.segment.exercise.name ?? ''} is left out; undo brings it back.`);
-      edit(leaveOut(chosen));
-    },
   };
   const take = (exercise: Exercise) => {
-    edit(addSegment(exercise, newId()));
-    setSaid(`${exercise.name} is in the plan.`);
+    actions.take(exercise);
     setOpen('bench');
     focusChosen();
-  };
-  /** The chosen segment as it is at this moment: keys can come faster than the page is drawn. */
-  const chosenNow = () => {
-    const { chosen: id, document: latest } = store.getState();
-    const place = latest.segments.findIndex((one) => one.id === id);
-    return { place, segment: latest.segments[place] };
-  };
-  const startBy = (semitones: number) => {
-    const keys = evaluated?.computed.keys;
-    if (!keys || keys.kind === 'none' || !keys.best || keys.best.kind === 'infeasible') return;
-    const now = chosenNow().segment?.choices.start ?? keys.best.start;
-    const to = now + semitones;
-    actions.choose({ start: to === keys.best.start ? null : to }, `${chosen} start`);
-  };
-  const keysBy = (count: number) => {
-    const { segment } = chosenNow();
-    if (!segment) return;
-    const { repetitions } = segment.choices;
-    actions.choose({ repetitions: repetitions + count }, `${chosen} repetitions`);
   };
 
   const shortcuts = planShortcuts({
     mayEdit,
-    go: (by) => go(chosenNow().place + by),
-    startBy,
-    keysBy,
+    go,
+    startBy: actions.startBy,
+    keysBy: actions.keysBy,
     moveBy: actions.moveBy,
+    hear: hearing.toggle,
     undo,
     redo,
     openShelf: () => setOpen('shelf'),
@@ -227,7 +189,7 @@ export function PlanView({
           chooseSegment(id);
           setOpen('bench');
         }}
-        onMove={move}
+        onMove={actions.moveTo}
         free={
           freeWidth > 70 && (
             <>
@@ -249,7 +211,7 @@ export function PlanView({
           part={part}
           onPart={setPart}
           segment={evaluated ? `${at + 1} of ${ids.length}` : ''}
-          onSegment={(by) => go(at + by)}
+          onSegment={go}
         />
       )}
       <Box flex="1" bg="sheet" borderTopWidth={narrow ? '1px' : '2px'} borderTopColor="fern">
@@ -284,8 +246,10 @@ export function PlanView({
               evaluated={evaluated}
               plan={plan}
               accidentals={accidentals}
+              phraseSeconds={phraseSeconds}
               mayEdit={mayEdit}
               width={width}
+              hearing={hearing}
               actions={actions}
             />
           ) : (

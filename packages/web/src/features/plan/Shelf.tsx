@@ -1,5 +1,5 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { exercises } from '@wide-fern/catalogue';
+import { useQuery } from '@tanstack/react-query';
 import type { Exercise, Tonight } from '@wide-fern/contract';
 import {
   computeSegment,
@@ -7,9 +7,14 @@ import {
   lengthInFigures,
   phases,
   phaseWords,
+  plainWords,
+  searchWords,
   type AccidentalPreference,
 } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
+import { messageOf } from '../../api/client';
+import { builtInQuery, exercisesQuery } from '../../api/queries';
+import { useHere } from '../../app/session';
 import { Label, Name, WordButton } from '../../ui/words';
 import { keyPath, wordingFor } from './model/words';
 import { PatternFigure } from './bench/PatternFigure';
@@ -24,10 +29,36 @@ function preview(exercise: Exercise, tonight: Tonight, accidentals: AccidentalPr
   };
 }
 
-const matches = (exercise: Exercise, words: string): boolean =>
-  `${exercise.name} ${exercise.figure} ${exercise.purpose} ${exercise.purposes.join(' ')}`
-    .toLowerCase()
-    .includes(words.trim().toLowerCase());
+const matches = (exercise: Exercise, words: readonly string[]): boolean => {
+  const all = searchWords(exercise);
+  return words.every((word) => all.includes(word));
+};
+
+/** More lines than this nobody looks through; the words at the top find the others. */
+const mostShown = 180;
+
+/** What waits on the shelf: the built-in exercises and the choir's own, favourites first, without those it hid. */
+function useShelved() {
+  const { choir } = useHere();
+  const builtIn = useQuery(builtInQuery);
+  const choirs = useQuery(exercisesQuery(choir.id));
+  const exercises = useMemo(() => {
+    const marks = choirs.data?.marks ?? {};
+    const all = [...(builtIn.data ?? []), ...(choirs.data?.own ?? [])];
+    const seen = all.filter(({ id }) => !marks[id]?.hidden);
+    const isFavourite = ({ id }: Exercise) => marks[id]?.favourite ?? false;
+    return [...seen.filter(isFavourite), ...seen.filter((one) => !isFavourite(one))];
+  }, [builtIn.data, choirs.data]);
+  return {
+    exercises,
+    isFetching: builtIn.isPending || choirs.isPending,
+    error: builtIn.error ?? choirs.error,
+    retry: () => {
+      void builtIn.refetch();
+      void choirs.refetch();
+    },
+  };
+}
 
 /** Where exercises wait: by phase, a line each; taking one adds it where its phase belongs. */
 export default function Shelf({
@@ -42,11 +73,21 @@ export default function Shelf({
   readonly onClose: () => void;
 }) {
   const [words, setWords] = useState('');
-  const previews = useMemo(
-    () => new Map(exercises.map((one) => [one.id, preview(one, tonight, accidentals)] as const)),
-    [tonight, accidentals],
-  );
-  const found = exercises.filter((exercise) => matches(exercise, words));
+  const { exercises, isFetching, error, retry } = useShelved();
+  const found = useMemo(() => {
+    const wanted = plainWords(words).trim().split(/\s+/);
+    return exercises.filter((exercise) => matches(exercise, wanted));
+  }, [exercises, words]);
+  const shown = found.slice(0, mostShown);
+  // Worked out when it is first shown, for the sections and names in force.
+  const known = useMemo(() => {
+    const previews = new Map<Exercise, ReturnType<typeof preview>>();
+    return (exercise: Exercise) => {
+      const found = previews.get(exercise) ?? preview(exercise, tonight, accidentals);
+      previews.set(exercise, found);
+      return found;
+    };
+  }, [tonight, accidentals]);
   return (
     <Box
       as="section"
@@ -74,17 +115,29 @@ export default function Shelf({
           fontSize="13px"
         />
         <Label as="span" role="status">
-          {found.length === 0
-            ? 'Nothing on the shelf has these words; try fewer.'
-            : `${found.length} exercises; each goes where its phase belongs`}
+          {isFetching
+            ? 'Fetching the exercises …'
+            : found.length === 0
+              ? 'Nothing on the shelf has these words; try fewer.'
+              : found.length > shown.length
+                ? `${shown.length} of ${found.length} exercises; type a word to find the others`
+                : `${found.length} exercises; each goes where its phase belongs`}
         </Label>
         <WordButton ml="auto" fontSize="13px" onClick={onClose}>
           back to the bench
         </WordButton>
       </Flex>
+      {error && (
+        <Box role="alert" fontSize="13px" color="brick" mb="6px">
+          {messageOf(error)} What is on this device is shown.{' '}
+          <WordButton fontSize="13px" onClick={retry}>
+            try again
+          </WordButton>
+        </Box>
+      )}
       <Box columnWidth="280px" columnGap="28px">
         {phases.map((phase) => {
-          const here = found.filter((exercise) => exercise.phase === phase);
+          const here = shown.filter((exercise) => exercise.phase === phase);
           if (here.length === 0) return null;
           return (
             <Box key={phase} mb="10px" breakInside="avoid">
@@ -92,7 +145,7 @@ export default function Shelf({
                 {phaseWords[phase]}
               </Label>
               {here.map((exercise) => {
-                const { length, path } = previews.get(exercise.id)!;
+                const { length, path } = known(exercise);
                 return (
                   <Box
                     as="button"

@@ -8,6 +8,7 @@ export interface PlanActs {
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
   readonly moveBy: (places: number) => void;
+  readonly hear: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
   readonly openShelf: () => void;
@@ -30,6 +31,7 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
   const looking: Shortcut[] = [
     { keys: 'n', words: 'next segment', match: letter('n'), act: () => acts.go(1) },
     { keys: 'p', words: 'previous segment', match: letter('p'), act: () => acts.go(-1) },
+    { keys: 'h', words: 'hear the segment, or be silent', match: letter('h'), act: acts.hear },
     { keys: '?', words: 'this list', match: letter('?'), act: acts.toggleKeys },
   ];
   if (!acts.mayEdit) return looking;

@@ -1,6 +1,7 @@
-import { cautions } from '@wide-fern/catalogue';
 import type { Evening, PlanDocument } from '@wide-fern/contract';
 import {
+  cautions,
+  firstNotes,
   isPitched,
   lengthInFigures,
   movesInWords,
@@ -8,13 +9,11 @@ import {
   tonicName,
   type AccidentalPreference,
   type MidiNote,
-  type Sounding,
   type Wording,
 } from '@wide-fern/core';
 import { itemTime } from '../plan/model/agenda';
 import { evaluate, type Evaluated, type EvaluatedPlan } from '../plan/model/evaluate';
 import { clockIn, dayName, ladderHeading, wordingFor, type Clock } from '../plan/model/words';
-import { firstNoteOf } from './firstNote';
 
 export type Paper = 'a4' | 'letter';
 
@@ -104,7 +103,8 @@ function SheetSegment({
   const { bands } = plan.document.tonight;
   const wording = wordingFor(bands, segment, accidentals);
   const { keys } = computed;
-  const moves = keys.kind === 'ladder' && keys.sung ? movesInWords(keys.sung, bands, wording) : [];
+  const moves =
+    keys.kind === 'ladder' && keys.sung ? movesInWords(keys.sung, keys.problem, wording) : [];
   const { music } = exercise;
   return (
     <li>
@@ -148,12 +148,7 @@ function SheetSegment({
                   <th scope="row">{band.id}</th>
                   {computed.repetitions.map(({ parts, tonic }, i) => (
                     <td key={i}>
-                      {startingNote(
-                        parts.find(({ part }) => part === band.id),
-                        evaluated,
-                        tonic ?? 0,
-                        wording,
-                      )}
+                      {startingNote(firstNotes(music, parts)[band.id], tonic ?? 0, wording)}
                     </td>
                   ))}
                 </tr>
@@ -168,13 +163,10 @@ function SheetSegment({
 
 /** A part's first note in one key, spelled in that key; or that it rests. */
 function startingNote(
-  sounding: Sounding | undefined,
-  { segment }: Evaluated,
+  note: MidiNote | 'rest' | undefined,
   key: MidiNote,
   wording: Wording,
 ): string {
-  if (!sounding) return '';
-  if (sounding.does === 'rest') return 'rest';
-  const note = firstNoteOf(segment.exercise.music, sounding.tonic);
+  if (note === undefined || note === 'rest') return note ?? '';
   return noteInKey(note, key, wording.mode, wording.accidentals);
 }

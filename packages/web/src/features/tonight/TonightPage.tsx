@@ -29,7 +29,7 @@ function movesBySegment(plan: EvaluatedPlan, accidentals: 'flats' | 'sharps') {
     if (computed.keys.kind !== 'ladder' || !computed.keys.sung) return [];
     const words = movesInWords(
       computed.keys.sung,
-      bands,
+      computed.keys.problem,
       wordingFor(bands, segment, accidentals),
     ).join('; ');
     return words ? [{ id: segment.id, name: segment.exercise.name, words }] : [];

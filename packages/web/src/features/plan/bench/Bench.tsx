@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
-import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { isPitched, sungWords, type AccidentalPreference } from '@wide-fern/core';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
-import { ladderHeading, sungWords, wordingFor } from '../model/words';
+import { ladderHeading, wordingFor } from '../model/words';
 import { PatternFigure } from './PatternFigure';
+import type { SegmentHearing } from '../useSegmentHearing';
 import type { BenchActions } from './actions';
 import { Choosing } from './Choosing';
 import { Middle } from './Middle';
@@ -15,15 +16,19 @@ export function Bench({
   evaluated,
   plan,
   accidentals,
+  phraseSeconds,
   mayEdit,
   width,
+  hearing,
   actions,
 }: {
   readonly evaluated: Evaluated;
   readonly plan: EvaluatedPlan;
   readonly accidentals: AccidentalPreference;
+  readonly phraseSeconds: number;
   readonly mayEdit: boolean;
   readonly width: number;
+  readonly hearing: SegmentHearing;
   readonly actions: BenchActions;
 }) {
   const { segment } = evaluated;
@@ -49,7 +54,17 @@ export function Bench({
             {exercise.name}
           </Name>
           <Label as="span">{exercise.figure}</Label>
+          {hearing.canBeHeard && (
+            <WordButton fontSize="13px" aria-pressed={hearing.isOn} onClick={hearing.toggle}>
+              {hearing.isOn ? 'be silent' : 'hear it'}
+            </WordButton>
+          )}
         </Flex>
+        {hearing.failed && (
+          <Box role="alert" color="brick" fontSize="13px">
+            {hearing.failed}
+          </Box>
+        )}
         {isPitched(exercise.music) && (
           <>
             <PatternFigure music={exercise.music} width={left} height={46} />
@@ -110,6 +125,7 @@ export function Bench({
           tonight={plan.document.tonight}
           wording={wording}
           accidentals={accidentals}
+          phraseSeconds={phraseSeconds}
         />
         {mayEdit && (
           <Flex gap="16px" mt="6px" wrap="wrap">

@@ -1,16 +1,16 @@
 import { Box } from '@chakra-ui/react';
-import { noteInKey, tonicName, type Wording } from '@wide-fern/core';
+import type { Band } from '@wide-fern/contract';
+import { noteInKey, tonicName, type ComputedSegment, type Wording } from '@wide-fern/core';
 import { Label } from '../../../ui/words';
-import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
 
 /** A chord's notes for each part, key by key. */
 export function ChordKeys({
-  evaluated: { computed },
-  plan,
+  computed,
+  bands,
   wording,
 }: {
-  readonly evaluated: Evaluated;
-  readonly plan: EvaluatedPlan;
+  readonly computed: ComputedSegment;
+  readonly bands: readonly Band[];
   readonly wording: Wording;
 }) {
   const { keys } = computed;
@@ -37,7 +37,7 @@ export function ChordKeys({
         </tr>
       </thead>
       <tbody>
-        {plan.document.tonight.bands.map((band, part) => (
+        {bands.map((band, part) => (
           <tr key={band.id}>
             <th scope="row">{band.id}</th>
             {voicings.map((notes, i) => (

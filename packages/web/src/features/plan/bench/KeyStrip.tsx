@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Band } from '@wide-fern/contract';
 import {
   keyStrip,
+  patternOf,
   tonicName,
   type Ladder,
   type Move,
@@ -48,7 +49,7 @@ export function KeyStrip({
   const [focused, setFocused] = useState<{ row: number; column: number }>();
   const grid = useRef<HTMLDivElement>(null);
   const most = Math.max(5, Math.floor((width - 26) / cell.width));
-  const columns = keyStrip(bands, problem.pattern, keyRange(keys, most));
+  const columns = keyStrip(bands, (part) => patternOf(problem, part), keyRange(keys, most));
   const first = columns[0]!.tonic;
   const bestStart = best.kind === 'ladder' ? best.start : undefined;
   const column = (tonic: number) => (tonic - first) * cell.width + cell.width / 2;

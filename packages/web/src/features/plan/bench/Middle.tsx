@@ -1,13 +1,7 @@
-import { Box, Flex } from '@chakra-ui/react';
-import {
-  chosenStartInWords,
-  infeasibleInWords,
-  tonicName,
-  type SegmentKeys,
-  type Wording,
-} from '@wide-fern/core';
-import { WordButton } from '../../../ui/words';
+import { Box } from '@chakra-ui/react';
+import type { Wording } from '@wide-fern/core';
 import { KeyStrip } from './KeyStrip';
+import { StartWords } from './StartWords';
 import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
 import { breathInWords } from '../model/words';
 import type { BenchActions } from './actions';
@@ -55,7 +49,7 @@ export function Middle({
     );
   }
   if (keys.kind === 'chord')
-    return <ChordKeys evaluated={evaluated} plan={plan} wording={wording} />;
+    return <ChordKeys computed={computed} bands={bands} wording={wording} />;
   if (keys.kind !== 'ladder') return null;
   const { best } = keys;
   const start = (tonic: number | null) => actions.choose({ start: tonic }, `${segment.id} start`);
@@ -75,56 +69,5 @@ export function Middle({
         onBest={mayEdit ? () => start(null) : undefined}
       />
     </KeyStrip>
-  );
-}
-
-/** What is to be said of the start in force: the best one, what another costs, or why none works. */
-function startInWords(
-  { best, sung, problem }: Extract<SegmentKeys, { kind: 'ladder' }>,
-  chosen: number | null,
-  wording: Wording,
-): string {
-  const name = (tonic: number) => tonicName(tonic, wording.mode, wording.accidentals);
-  if (best.kind === 'infeasible') return infeasibleInWords(best, problem, wording);
-  if (!sung) {
-    return `Nobody can start on ${name(chosen ?? 0)}: it leaves a part’s reach in too many keys.`;
-  }
-  if (sung.start === best.start) return `Best start ${name(best.start)}.`;
-  return chosenStartInWords(sung, best, problem, wording);
-}
-
-function StartWords({
-  keys,
-  chosen,
-  wording,
-  onBest,
-}: {
-  readonly keys: Extract<SegmentKeys, { kind: 'ladder' }>;
-  readonly chosen: number | null;
-  readonly wording: Wording;
-  readonly onBest: (() => void) | undefined;
-}) {
-  const { best, sung } = keys;
-  const isBest = best.kind === 'ladder' && sung?.start === best.start;
-  return (
-    <Flex fontSize="13px" gap="8px" align="baseline" role="status" mt="8px">
-      <Box
-        w="6px"
-        h="6px"
-        borderRadius="50%"
-        bg={isBest ? 'fern' : sung ? 'spore' : 'brick'}
-        flexShrink={0}
-        position="relative"
-        top="-2px"
-      />
-      <Box>
-        {startInWords(keys, chosen, wording)}{' '}
-        {!isBest && best.kind === 'ladder' && onBest && (
-          <WordButton fontSize="13px" onClick={onBest}>
-            take the best, {tonicName(best.start, wording.mode, wording.accidentals)}
-          </WordButton>
-        )}
-      </Box>
-    </Flex>
   );
 }

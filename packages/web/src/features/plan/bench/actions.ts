@@ -1,8 +1,4 @@
-import type { Choices } from '@wide-fern/contract';
+import type { PlanActions } from '../model/acts';
 
 /** What the bench can do to its segment. */
-export interface BenchActions {
-  readonly choose: (changed: Partial<Choices>, label: string) => void;
-  readonly moveBy: (places: number) => void;
-  readonly leaveOut: () => void;
-}
+export type BenchActions = Pick<PlanActions, 'choose' | 'moveBy' | 'leaveOut'>;

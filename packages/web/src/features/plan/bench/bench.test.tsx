@@ -11,7 +11,9 @@ import { Bench } from './Bench';
 /** The bench of one exercise, with what is chosen for it, and what it asks to be done. */
 function showBench(id: string, { changed = {}, mayEdit = true } = {}) {
   const plan = evaluate(choose(id, changed)(documentOf(id)), 900);
+  const hear = jest.fn();
   const actions = {
+    hear,
     choose: jest.fn<BenchActions['choose']>(),
     moveBy: jest.fn<BenchActions['moveBy']>(),
     leaveOut: jest.fn<BenchActions['leaveOut']>(),
@@ -22,6 +24,8 @@ function showBench(id: string, { changed = {}, mayEdit = true } = {}) {
         evaluated={plan.segments[0]!}
         plan={plan}
         accidentals="flats"
+        phraseSeconds={9}
+        hearing={{ canBeHeard: true, isOn: false, failed: undefined, toggle: hear }}
         mayEdit={mayEdit}
         width={1280}
         actions={actions}
@@ -50,6 +54,18 @@ describe('the bench', () => {
       expect(bench.textContent).toContain(words);
     }
     expect(screen.getByRole('status').textContent).toContain('Best start A.');
+  });
+
+  it('lets the segment be heard', () => {
+    const { hear } = showBench('narrow-hum');
+    fireEvent.click(button('hear it'));
+    expect(hear).toHaveBeenCalledTimes(1);
+  });
+
+  it('says when a phrase outlasts the choir’s breath at the tempo chosen', () => {
+    showBench('long-ledge', { changed: { tempo: 60 } });
+    const bench = screen.getByRole('region', { name: 'Bench: Long ledge' });
+    expect(bench.textContent).toContain('11 s on one breath; 9 s is comfortable here.');
   });
 
   it('marks the best start, and starts on another key when it is chosen', () => {

@@ -78,14 +78,15 @@ export function signsOf(
   const to = axis.x(segmentFrom + repetition.at + repetition.seconds);
   const x = (from + to) / 2;
   if (sounding.does === 'rest') return [{ kind: 'ring', x, y: lane.floor }];
-  const { fit, away, tonic } = sounding;
+  const { fit, away, tonic, holds } = sounding;
   const inside = (note: number) => Math.min(comfort[1], Math.max(comfort[0], note));
   const top = lane.y(inside(fit.high));
   const bottom = lane.y(inside(fit.low));
   const ends = endSigns(sounding, x, place);
   const notch: Sign[] = chosenByHand ? [{ kind: 'notch', x, y: (top + bottom) / 2 }] : [];
   if (music.kind === 'chord') return [{ kind: 'dot', x, y: lane.y(tonic) }, ...ends, ...notch];
-  if (music.kind === 'hold') {
+  const onOneNote = music.kind === 'hold' || (music.kind === 'drone' && music.over.kind === 'text');
+  if (holds || onOneNote) {
     const y = lane.y(fit.low);
     return [{ kind: 'held', from: from + 1, to: Math.max(from + 3, to - 1), y }, ...ends, ...notch];
   }

@@ -21,6 +21,12 @@ describe('sections that changed since a plan was made', () => {
     // Another singer in the same band changes no key.
     expect(sectionsChange(document, withBasses([43, 62], { singers: 7, away: 1 }))).toBeUndefined();
   });
+  it('are not spoken of when only the database wrote the words in another order', () => {
+    const needs = tonight.needs.map(({ part, ...rest }) => ({ ...rest, part })).reverse();
+    expect(sectionsChange(document, { ...tonight, needs })).toBeUndefined();
+    const higher = tonight.needs.map((need) => ({ ...need, highest: need.highest + 1 }));
+    expect(sectionsChange(document, { ...tonight, needs: higher })?.bands).toEqual([]);
+  });
   it('are named, with the segments that no longer fit and the ladder they would have', () => {
     const now = withBasses([48, 58]);
     const change = sectionsChange(document, now)!;

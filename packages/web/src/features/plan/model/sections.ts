@@ -1,4 +1,4 @@
-import type { Band, PlanDocument, Segment, Tonight } from '@wide-fern/contract';
+import type { Band, Need, PlanDocument, Segment, Tonight } from '@wide-fern/contract';
 import {
   conditionWords,
   countInWords,
@@ -33,6 +33,14 @@ const sameBand = (a: Band | undefined, b: Band): boolean =>
   sameRange(a.comfort, b.comfort) &&
   sameRange(a.reach, b.reach);
 
+/** Part by part: the database keeps no order of a document's words. */
+const sameNeed = (a: Need, b: Need): boolean =>
+  a.part === b.part &&
+  a.highest === b.highest &&
+  a.highestIn === b.highestIn &&
+  a.lowest === b.lowest &&
+  a.lowestIn === b.lowestIn;
+
 /** A segment as it would go on with other sections: a start chosen by hand stays where it still fits. */
 function carriedOver(segment: Segment, was: Setting, now: Setting): [Segment, KeyChange] {
   const change = keyChange(segment, was, now);
@@ -56,7 +64,9 @@ export function sectionsChange(
     return sameBand(was, now) ? [] : [{ before: was, now }];
   });
   const isGone = before.bands.some(({ id }) => tonight.bands.every((band) => band.id !== id));
-  const needsDiffer = JSON.stringify(before.needs) !== JSON.stringify(tonight.needs);
+  const needsDiffer =
+    before.needs.length !== tonight.needs.length ||
+    !tonight.needs.every((now) => before.needs.some((was) => sameNeed(was, now)));
   if (bands.length === 0 && !isGone && !needsDiffer) return undefined;
   const was = settingOf(before);
   const now = settingOf(tonight);

@@ -1,4 +1,4 @@
-import { isPitched } from '@wide-fern/core';
+import { isPitched, sungWords } from '@wide-fern/core';
 import { documentOf, tonight } from '../../../testing/plans';
 import { choose } from './edits';
 import { evaluate } from './evaluate';
@@ -12,7 +12,6 @@ import {
   ladderHeading,
   leftInWords,
   strideInWords,
-  sungWords,
   timeInWords,
   wordingFor,
 } from './words';

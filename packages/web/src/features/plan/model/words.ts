@@ -10,7 +10,6 @@ import {
   tonicName,
   type AccidentalPreference,
   type Music,
-  type PitchedMusic,
   type PartName,
   type SegmentKeys,
   type Wording,
@@ -112,18 +111,6 @@ export function ladderHeading(segment: Segment): string {
   if (!isPitched(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
   return `${capital}, ${shapeWords[choices.shape]} ${stepInWords(choices.step)}`;
-}
-
-/** The words of one repetition: syllables joined, what is sung again and again said once. */
-export function sungWords(music: PitchedMusic): string {
-  if (music.kind === 'glide' || music.kind === 'chord') return `on ${music.syllable}`;
-  const syllables =
-    music.kind === 'hold'
-      ? music.syllables
-      : music.notes.flatMap((note) => ('syllable' in note && note.syllable) || []);
-  const once = syllables.filter((text, i) => text !== syllables[i - 1]);
-  if (once.length === 1) return `on ${once[0] ?? ''}`;
-  return once.join(' ').replaceAll('- ', '');
 }
 
 /** «In 4, out 8 on s, rest 2 counts; each round out 2 longer.» */

@@ -1,0 +1,120 @@
+import type { Beats, MidiNote } from '../units';
+import type { Sounding } from '../plan/segment';
+import { beatsOf, beatsOfEvents, isNote, type Music, type PatternEvent } from './music';
+import { roleOf } from './roles';
+import type { Dynamic } from './vocabulary';
+
+/** A note of one part as it sounds, or a silence (midi null). */
+export interface LineEvent {
+  readonly midi: MidiNote | null;
+  readonly beats: Beats;
+  readonly syllable?: string | undefined;
+  readonly slur?: boolean | undefined;
+  readonly breathAfter?: boolean | undefined;
+  readonly dynamic?: Dynamic | undefined;
+  /** The note it slides to while it lasts. */
+  readonly glideTo?: MidiNote | undefined;
+}
+
+/** What one part sings in one key. The lines of a repetition are equally long. */
+export interface PartLine {
+  readonly part: string;
+  readonly events: readonly LineEvent[];
+}
+
+const silence = (beats: Beats): LineEvent[] => (beats > 0 ? [{ midi: null, beats }] : []);
+
+const onTonic = (events: readonly PatternEvent[], tonic: MidiNote): LineEvent[] =>
+  events.map((event) => {
+    if (!isNote(event)) return { midi: null, beats: event.beats };
+    const { offset, ...rest } = event;
+    return { ...rest, midi: tonic + offset };
+  });
+
+/** What a part that takes part like all others sings with the tonic where it has it. */
+function commonLine(music: Music, tonic: MidiNote, place: number, parts: number): LineEvent[] {
+  switch (music.kind) {
+    case 'pattern':
+      return onTonic(music.notes, tonic);
+    case 'round': {
+      const before = (place % music.entries) * music.apart;
+      const after = (music.entries - 1) * music.apart - before;
+      return [...silence(before), ...onTonic(music.notes, tonic), ...silence(after)];
+    }
+    case 'drone': {
+      const { over } = music;
+      if (over.kind === 'line') return onTonic(over.notes, tonic);
+      return [{ midi: tonic + over.offset, beats: over.beats, syllable: over.lines.join(' ') }];
+    }
+    case 'glide':
+      return music.points.slice(1).map((point, i) => ({
+        midi: tonic + music.points[i]!.offset,
+        beats: point.beats,
+        glideTo: tonic + point.offset,
+        ...(i === 0 ? { syllable: music.syllable } : {}),
+      }));
+    case 'hold': {
+      const beats = music.beats / music.syllables.length;
+      return music.syllables.map((syllable, i) => ({
+        midi: tonic,
+        beats,
+        syllable,
+        ...(i < music.syllables.length - 1 ? { slur: true } : {}),
+      }));
+    }
+    case 'chord': {
+      // The lowest part begins; whoever enters later holds what is left.
+      const late = Math.min((parts - 1 - place) * (music.apart ?? 0), music.beats - 1);
+      const wait = Math.max(0, late);
+      return [
+        ...silence(wait),
+        { midi: tonic, beats: music.beats - wait, syllable: music.syllable },
+      ];
+    }
+    default:
+      return [];
+  }
+}
+
+/** The note each part begins on, by its id; «rest» for a part that is silent. */
+export function firstNotes(
+  music: Music,
+  soundings: readonly Sounding[],
+): Readonly<Record<string, MidiNote | 'rest'>> {
+  return Object.fromEntries(
+    partLines(music, soundings).map(({ part, events }) => [
+      part,
+      events.find(({ midi }) => midi !== null)?.midi ?? 'rest',
+    ]),
+  );
+}
+
+/**
+ * What each part sings in one repetition, from the highest to the lowest; a part that rests is
+ * silent for its length. Empty for what has no pitch.
+ * @param soundings every part's doing in that key, as a computed segment has it
+ */
+export function partLines(music: Music, soundings: readonly Sounding[]): PartLine[] {
+  const length = beatsOf(music);
+  return soundings.map((sounding, place) => {
+    if (sounding.does === 'rest') return { part: sounding.part, events: silence(length) };
+    const role = roleOf(music, place, soundings.length);
+    let events: LineEvent[];
+    if (role?.kind === 'holds') {
+      const { syllable, over } = music as Extract<Music, { kind: 'drone' }>;
+      const text = over.kind === 'text' && (music as { holders?: string }).holders === 'all';
+      events = [
+        {
+          midi: sounding.tonic + role.offset,
+          beats: length,
+          syllable: text ? over.lines.join(' ') : syllable,
+        },
+      ];
+    } else if (role?.kind === 'sings') events = onTonic(role.notes, sounding.tonic);
+    else events = commonLine(music, sounding.tonic, place, soundings.length);
+    return {
+      part: sounding.part,
+      events: [...events, ...silence(length - beatsOfEvents(events))],
+    };
+  });
+}

@@ -1,0 +1,6 @@
+export * from './degrees';
+export * from './lengths';
+export * from './read';
+export * from './write';
+export * from './edit';
+export * from './slide';

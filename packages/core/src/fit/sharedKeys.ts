@@ -1,0 +1,44 @@
+import { isPitched, type Music } from '../exercise/music';
+import { roleOf, spanOfPart } from '../exercise/roles';
+import { canVoice } from '../ladder/chord';
+import type { MidiNote, PitchRange } from '../units';
+import type { Section } from '../voices/parts';
+
+/** The starts a chord is tried on: one of every pitch class, around middle C. */
+const chordRoots = Array.from({ length: 12 }, (_, i) => 55 + i);
+
+/** Whether a note of some octave lies in a comfort. */
+const inSomeOctave = (note: MidiNote, [low, high]: PitchRange): boolean =>
+  low + ((((note - low) % 12) + 12) % 12) <= high;
+
+/**
+ * The keys in which every part is comfortable as it usually sings: tonics in the treble octave, for
+ * a chord its roots, one of each name. Undefined for what has no keys (docs/model.md, section 4).
+ */
+export function sharedKeys(music: Music, sections: readonly Section[]): MidiNote[] | undefined {
+  if (!isPitched(music)) return undefined;
+  if (music.kind === 'chord') {
+    // Inside the comfort is asked for, so the comfort is all there is.
+    const inComfort = sections.map((section) => ({ ...section, reach: section.comfort }));
+    const setting = { sections: inComfort, tones: music.tones };
+    return chordRoots.filter((root) => canVoice(setting, root));
+  }
+  const parts = sections.map(({ comfort, octave }, place) => {
+    const role = roleOf(music, place, sections.length);
+    const span = spanOfPart(music, place, sections.length) ?? { lowest: 0, highest: 0 };
+    return { comfort, octave, span, anyOctave: role?.kind === 'holds' };
+  });
+  const fixed = parts.filter(({ anyOctave }) => !anyOctave);
+  const held = parts.filter(({ anyOctave }) => anyOctave);
+  const low = Math.max(
+    0,
+    ...fixed.map(({ comfort, octave, span }) => comfort[0] - octave - span.lowest),
+  );
+  const high = Math.min(
+    127,
+    ...fixed.map(({ comfort, octave, span }) => comfort[1] - octave - span.highest),
+  );
+  return Array.from({ length: Math.max(0, high - low + 1) }, (_, i) => low + i).filter((tonic) =>
+    held.every(({ comfort, span }) => inSomeOctave(tonic + span.lowest, comfort)),
+  );
+}

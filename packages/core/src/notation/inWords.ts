@@ -1,0 +1,65 @@
+import { spellKey, tonicName, type AccidentalPreference, type Mode } from '../pitch';
+import { noteInKey } from '../pitch/names';
+import type { MidiNote } from '../units';
+import { listInWords, type PartName } from '../voices/parts';
+import type { PartLine } from '../exercise/partLines';
+
+const most = 12;
+
+/** «C4 D4 E4, then 9 more». */
+function notesInWords(
+  line: PartLine,
+  tonic: MidiNote,
+  mode: Mode,
+  accidentals: AccidentalPreference | undefined,
+): string {
+  const notes = line.events.flatMap(({ midi, glideTo }) => {
+    if (midi === null) return [];
+    const name = noteInKey(midi, tonic, mode, accidentals);
+    return [
+      glideTo === undefined
+        ? name
+        : `${name} sliding to ${noteInKey(glideTo, tonic, mode, accidentals)}`,
+    ];
+  });
+  if (notes.length === 0) return 'rest';
+  const shown = notes.slice(0, most).join(' ');
+  return notes.length > most ? `${shown}, then ${notes.length - most} more` : shown;
+}
+
+/** A score for who cannot see it: «E♭ major. Sopranos and altos: E♭4 F4 G4. Tenors …: …». */
+export function scoreInWords(
+  lines: readonly PartLine[],
+  {
+    tonic,
+    mode,
+    accidentals,
+    parts,
+  }: {
+    readonly tonic: MidiNote;
+    readonly mode: Mode;
+    readonly accidentals?: AccidentalPreference | undefined;
+    readonly parts: (id: string) => PartName;
+  },
+): string {
+  const byNotes = new Map<string, string[]>();
+  for (const line of lines) {
+    const words = notesInWords(line, tonic, mode, accidentals);
+    byNotes.set(words, [...(byNotes.get(words) ?? []), parts(line.part).many]);
+  }
+  const sung = [...byNotes].map(([words, who]) => {
+    const names = listInWords(who);
+    return `${names.charAt(0).toUpperCase()}${names.slice(1)}: ${words}.`;
+  });
+  const key =
+    mode === 'chromatic'
+      ? `On ${tonicName(tonic, mode, accidentals)}`
+      : `${tonicName(tonic, mode, accidentals)} ${mode}`;
+  const { signature } = spellKey(tonic, mode, accidentals);
+  const count = Math.abs(signature);
+  const signs =
+    count === 0
+      ? 'no sharps or flats'
+      : `${count} ${signature > 0 ? 'sharp' : 'flat'}${count === 1 ? '' : 's'}`;
+  return `${key}, ${signs}. ${sung.join(' ')}`;
+}

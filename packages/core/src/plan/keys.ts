@@ -1,0 +1,154 @@
+import type { MidiNote, Semitones } from '../units';
+import { spanOf, type Music, type PitchedMusic } from '../exercise/music';
+import { roleOf, spanOfPart } from '../exercise/roles';
+import { climbingPhases, phaseFraction } from '../exercise/vocabulary';
+import {
+  bestChordLadder,
+  bestLadder,
+  chordLadderFrom,
+  goalTonic,
+  ladderFrom,
+  type ChordLadder,
+  type ChordProblem,
+  type Infeasible,
+  type Ladder,
+  type LadderPattern,
+  type LadderProblem,
+  type TopNeed,
+} from '../ladder';
+import type { Section } from '../voices/parts';
+import type { PlannedExercise, SegmentChoices } from './planned';
+
+/** The keys of a segment: none, a ladder, or a chord's. `sung` is undefined when they cannot be sung. */
+export type SegmentKeys =
+  | { readonly kind: 'none' }
+  | {
+      readonly kind: 'ladder';
+      readonly problem: LadderProblem;
+      readonly best: Ladder | Infeasible;
+      readonly sung: Ladder | undefined;
+    }
+  | {
+      readonly kind: 'chord';
+      readonly problem: ChordProblem;
+      readonly best: ChordLadder | undefined;
+      readonly sung: ChordLadder | undefined;
+    };
+
+/** What a segment's computation depends on beside itself. */
+export interface Setting {
+  /** From the highest part to the lowest. */
+  readonly sections: readonly Section[];
+  /** The tops tonight's music asks for. */
+  readonly needs: readonly TopNeed[];
+}
+
+/** An octave more or less either way is enough for a held note to lie well in any part. */
+const heldOctaves: readonly Semitones[] = [0, -12, 12, -24, 24];
+
+/** What single parts sing that is not what all sing: the holders of a drone, lines of their own. */
+function ownPatterns(
+  music: Music,
+  sections: readonly Section[],
+  common: Omit<LadderPattern, 'lowest' | 'highest'>,
+): Record<string, LadderPattern> {
+  const own: Record<string, LadderPattern> = {};
+  sections.forEach(({ id }, place) => {
+    const role = roleOf(music, place, sections.length);
+    const span = role && spanOfPart(music, place, sections.length);
+    if (!span) return;
+    own[id] =
+      role.kind === 'holds'
+        ? { ...common, ...span, octaveMoves: heldOctaves, anyOctave: true }
+        : { ...common, ...span };
+  });
+  return own;
+}
+
+/** The ladder problem of a pitched exercise other than a chord. */
+export function ladderProblem(
+  exercise: PlannedExercise,
+  choices: SegmentChoices,
+  setting: Setting,
+): LadderProblem {
+  const span = spanOf(exercise.music) ?? { lowest: 0, highest: 0 };
+  const { fraction, strict, octaveMoves, mayRest } = exercise.keys ?? {};
+  const common = {
+    ...(strict === undefined ? {} : { strict }),
+    ...(octaveMoves === undefined ? {} : { octaveMoves }),
+    ...(mayRest === undefined ? {} : { mayRest }),
+  };
+  const own = ownPatterns(exercise.music, setting.sections, common);
+  const alike = Object.keys(own).length === 0;
+  const goal =
+    alike && climbingPhases.includes(exercise.phase)
+      ? goalTonic(setting.sections, span, setting.needs)
+      : undefined;
+  return {
+    sections: setting.sections,
+    pattern: { ...span, ...common },
+    ...(alike ? {} : { own }),
+    shape: choices.shape,
+    keys: choices.repetitions,
+    step: choices.step,
+    fraction: fraction ?? phaseFraction[exercise.phase],
+    ...(goal === undefined ? {} : { goalTonic: goal }),
+  };
+}
+
+function chordProblem(
+  exercise: PlannedExercise,
+  tones: readonly Semitones[],
+  choices: SegmentChoices,
+  setting: Setting,
+): ChordProblem {
+  return {
+    sections: setting.sections,
+    tones,
+    shape: choices.shape,
+    keys: choices.repetitions,
+    step: choices.step,
+    fraction: exercise.keys?.fraction ?? phaseFraction[exercise.phase],
+  };
+}
+
+/** The chord ladders last asked for: a plan is computed anew on every change, and chords are its dearest part. */
+const chords = new Map<string, ChordLadder | undefined>();
+const mostRemembered = 40;
+
+/** A chord ladder as it was found before for the same problem and start, else as it is found now. */
+function remembered(
+  { sections, ...problem }: ChordProblem,
+  start: MidiNote | null,
+  find: () => ChordLadder | undefined,
+): ChordLadder | undefined {
+  const limits = sections.map(({ comfort, reach }) => [comfort, reach]);
+  const key = JSON.stringify([limits, problem, start]);
+  if (chords.has(key)) return chords.get(key);
+  const found = find();
+  if (chords.size >= mostRemembered) chords.delete(chords.keys().next().value!);
+  chords.set(key, found);
+  return found;
+}
+
+/** The keys of a pitched segment: the best ones, or from the start chosen by hand. */
+export function keysOf(
+  exercise: PlannedExercise,
+  music: PitchedMusic,
+  choices: SegmentChoices,
+  setting: Setting,
+): SegmentKeys {
+  const { start } = choices;
+  if (music.kind === 'chord') {
+    const problem = chordProblem(exercise, music.tones, choices, setting);
+    const best = remembered(problem, null, () => bestChordLadder(problem));
+    const sung =
+      start === null ? best : remembered(problem, start, () => chordLadderFrom(problem, start));
+    return { kind: 'chord', problem, best, sung };
+  }
+  const problem = ladderProblem(exercise, choices, setting);
+  const best = bestLadder(problem);
+  const found = best.kind === 'ladder' ? best : undefined;
+  const sung = start === null || start === found?.start ? found : ladderFrom(problem, start);
+  return { kind: 'ladder', problem, best, sung };
+}

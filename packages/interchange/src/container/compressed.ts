@@ -1,0 +1,86 @@
+import { strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
+import { refuse, UnreadableFile } from '../found';
+import { child, childrenOf, readTree } from '../musicxml/tree';
+import { textOfBytes } from './text';
+
+/** The most a compressed score may unfold to. */
+const mostUnfolded = 20_000_000;
+const mostFiles = 50;
+/** Taken in pieces, so that an archive that unfolds without end is stopped early. */
+const piece = 16_384;
+
+/** Unfolds an archive's files by name, and stops when it becomes too much. */
+function unfold(bytes: Uint8Array): Map<string, Uint8Array> {
+  const files = new Map<string, Uint8Array[]>();
+  let unfolded = 0;
+  const unzip = new Unzip((file) => {
+    if (files.size >= mostFiles) refuse('This archive holds too many files to be one score.');
+    const parts: Uint8Array[] = [];
+    files.set(file.name, parts);
+    file.ondata = (error, data) => {
+      // What is thrown here comes back as an error of the archive.
+      if (error instanceof UnreadableFile) throw error;
+      if (error) refuse('This compressed score is damaged. Save it again.');
+      unfolded += data.length;
+      if (unfolded > mostUnfolded) {
+        refuse(
+          'This compressed score unfolds to more than 20 MB; no exercise needs that. It is not read.',
+        );
+      }
+      parts.push(data);
+    };
+    file.start();
+  });
+  unzip.register(UnzipInflate);
+  try {
+    for (let at = 0; at < bytes.length; at += piece) {
+      unzip.push(bytes.subarray(at, at + piece), at + piece >= bytes.length);
+    }
+  } catch (problem) {
+    if (problem instanceof UnreadableFile) throw problem;
+    refuse('This compressed score is damaged. Save it again.');
+  }
+  return new Map(
+    [...files].map(([name, parts]) => {
+      const whole = new Uint8Array(parts.reduce((sum, { length }) => sum + length, 0));
+      let at = 0;
+      for (const part of parts) {
+        whole.set(part, at);
+        at += part.length;
+      }
+      return [name, whole];
+    }),
+  );
+}
+
+/**
+ * The score inside a compressed MusicXML file, as its container names it.
+ * @throws UnreadableFile with words for a person
+ */
+export function openCompressed(bytes: Uint8Array): string {
+  const files = unfold(bytes);
+  const container = files.get('META-INF/container.xml');
+  const rootfiles = container && child(readTree(textOfBytes(container)), 'rootfiles');
+  const path = childrenOf(rootfiles, 'rootfile')[0]?.attributes['full-path'];
+  const score =
+    (path === undefined ? undefined : files.get(path)) ??
+    [...files].find(
+      ([name]) => /\.(musicxml|xml)$/i.test(name) && !name.startsWith('META-INF/'),
+    )?.[1];
+  if (!score)
+    return refuse('There is no score in this archive. Choose a file saved as compressed MusicXML.');
+  return textOfBytes(score);
+}
+
+/** A MusicXML text as a compressed file, with the container that names it. */
+export function compress(xml: string): Uint8Array {
+  const container =
+    '<?xml version="1.0" encoding="UTF-8"?>\n<container><rootfiles>' +
+    '<rootfile full-path="score.musicxml" media-type="application/vnd.recordare.musicxml+xml"/>' +
+    '</rootfiles></container>\n';
+  return zipSync({
+    mimetype: [strToU8('application/vnd.recordare.musicxml'), { level: 0 }],
+    'META-INF/container.xml': strToU8(container),
+    'score.musicxml': strToU8(xml),
+  });
+}

@@ -1,0 +1,146 @@
+import {
+  beatsOfEvents,
+  quartersOfBeat,
+  spellKey,
+  type Beats,
+  type Dynamic,
+  type LineEvent,
+  type Score,
+} from '@wide-fern/core';
+import { writeMidi as writeFile, type MidiEvent } from 'midi-file';
+import { toBytes } from './text';
+
+/** Ticks of a quarter: exact for 32nds and triplets. */
+const ticksPerQuarter = 480;
+const loudness: Readonly<Record<Dynamic, number>> = {
+  pp: 38,
+  p: 53,
+  mp: 68,
+  mf: 84,
+  f: 102,
+  ff: 120,
+};
+const usualLoudness = 76;
+
+/** An event at its time from the beginning, before times are told from one event to the next. */
+interface Timed {
+  readonly at: number;
+  readonly event: MidiEvent;
+}
+
+/** A slide has no note of its own in these files: it is written as the semitones on its way. */
+function steps({ midi: from, glideTo }: LineEvent): number[] {
+  const to = glideTo ?? from!;
+  const count = Math.abs(to - from!) + 1;
+  return Array.from({ length: count }, (_, i) => from! + Math.sign(to - from!) * i);
+}
+
+/** One line from a beat on: its notes, and its syllables as the file's words. */
+function lineEvents(
+  events: readonly LineEvent[],
+  from: Beats,
+  ticks: (beats: Beats) => number,
+  channel: number,
+): Timed[] {
+  let beat = from;
+  let velocity = usualLoudness;
+  return events.flatMap((event) => {
+    const begins = beat;
+    beat += event.beats;
+    if (event.dynamic) velocity = loudness[event.dynamic];
+    if (event.midi === null || event.beats === 0) return [];
+    const words: Timed[] =
+      event.syllable === undefined
+        ? []
+        : [
+            {
+              at: ticks(begins),
+              event: { deltaTime: 0, meta: true, type: 'lyrics', text: toBytes(event.syllable) },
+            },
+          ];
+    const notes = steps(event);
+    const part = event.beats / notes.length;
+    const sounding = notes.flatMap((noteNumber, i): Timed[] => {
+      const note = { deltaTime: 0, channel, noteNumber };
+      return [
+        { at: ticks(begins + i * part), event: { ...note, type: 'noteOn', velocity } },
+        { at: ticks(begins + (i + 1) * part), event: { ...note, type: 'noteOff', velocity: 0 } },
+      ];
+    });
+    return [...words, ...sounding];
+  });
+}
+
+/** A track: ends of notes before beginnings at the same time, each event's time from the one before. */
+function track(timed: readonly Timed[]): MidiEvent[] {
+  const rank = ({ event }: Timed) =>
+    event.type === 'noteOff' ? 0 : event.type === 'noteOn' ? 2 : 1;
+  const ordered = [...timed].sort((a, b) => a.at - b.at || rank(a) - rank(b));
+  let before = 0;
+  const events = ordered.map(({ at, event }) => {
+    const deltaTime = at - before;
+    before = at;
+    return { ...event, deltaTime };
+  });
+  return [...events, { deltaTime: 0, meta: true, type: 'endOfTrack' }];
+}
+
+/** Name, tempo, metre, and every key's signature where it begins. */
+function headTrack(score: Score, starts: readonly Beats[], ticks: (beats: Beats) => number) {
+  const { title, tempo, metre, mode } = score;
+  const microsecondsPerBeat = Math.round(60_000_000 / (tempo * quartersOfBeat(metre)));
+  const head = { deltaTime: 0, meta: true } as const;
+  return track([
+    { at: 0, event: { ...head, type: 'trackName', text: toBytes(title) } },
+    { at: 0, event: { ...head, type: 'setTempo', microsecondsPerBeat } },
+    ...(metre
+      ? [
+          {
+            at: 0,
+            event: {
+              ...head,
+              type: 'timeSignature',
+              numerator: metre.beats,
+              denominator: metre.unit,
+              metronome: 24,
+              thirtyseconds: 8,
+            } as const,
+          },
+        ]
+      : []),
+    ...score.keys.map(({ tonic }, i): Timed => {
+      const { signature } = spellKey(tonic, mode);
+      const scale = mode === 'minor' ? 1 : 0;
+      return {
+        at: ticks(starts[i]!),
+        event: { ...head, type: 'keySignature', key: signature, scale },
+      };
+    }),
+  ]);
+}
+
+/** An exercise as a standard MIDI file: a track for every part, every key of its score in turn. */
+export function writeMidi(score: Score): Uint8Array {
+  const ticksOfBeat = ticksPerQuarter * quartersOfBeat(score.metre);
+  const ticks = (beats: Beats) => Math.round(beats * ticksOfBeat);
+  const starts: Beats[] = [];
+  let at: Beats = 0;
+  for (const { lines } of score.keys) {
+    starts.push(at);
+    at += Math.max(0, ...lines.map(({ events }) => beatsOfEvents(events))) + score.between;
+  }
+  const parts = score.parts.map(({ name }, place) =>
+    track([
+      { at: 0, event: { deltaTime: 0, meta: true, type: 'trackName', text: toBytes(name) } },
+      ...score.keys.flatMap(({ lines }, i) =>
+        lineEvents(lines[place]!.events, starts[i]!, ticks, place),
+      ),
+    ]),
+  );
+  return Uint8Array.from(
+    writeFile({
+      header: { format: 1, numTracks: parts.length + 1, ticksPerBeat: ticksPerQuarter },
+      tracks: [headTrack(score, starts, ticks), ...parts],
+    }),
+  );
+}

@@ -1,0 +1,64 @@
+import { Box } from '@chakra-ui/react';
+import { useMutation } from '@tanstack/react-query';
+import type { Choir } from '@wide-fern/contract';
+import { usualPhrase } from '@wide-fern/core';
+import { useRevalidator } from 'react-router';
+import { ask, messageOf } from '../../api/client';
+import { choirQuery, queryClient } from '../../api/queries';
+import { useHere } from '../../app/session';
+import { Stepper } from '../../ui/Stepper';
+import { Label, WordButton } from '../../ui/words';
+
+const levels = [
+  ['beginners', usualPhrase.beginners],
+  ['mixed', usualPhrase.mixed],
+  ['trained', usualPhrase.trained],
+] as const;
+
+/** How long a phrase on one breath may last: by level, or the choir's own figure. */
+export function PhraseField() {
+  const { choir } = useHere();
+  const revalidator = useRevalidator();
+  const save = useMutation({
+    mutationFn: (phraseSeconds: number) =>
+      ask<Choir>(`/choirs/${choir.id}`, { method: 'PUT', body: { phraseSeconds } }),
+    onSuccess: async (saved) => {
+      queryClient.setQueryData(choirQuery(choir.id).queryKey, saved);
+      await revalidator.revalidate();
+    },
+  });
+  const disabled = choir.role !== 'director' || save.isPending;
+  return (
+    <Box maxW="68ch">
+      <Stepper
+        label="One breath lasts comfortably"
+        labelWidth="200px"
+        value={choir.phraseSeconds}
+        limits={[2, 60]}
+        unit="seconds"
+        disabled={disabled}
+        onChange={(value) => save.mutate(Math.round(value))}
+      />
+      {levels.map(([level, seconds]) => (
+        <WordButton
+          key={level}
+          fontSize="13px"
+          mr="14px"
+          disabled={disabled}
+          onClick={() => save.mutate(seconds)}
+        >
+          {level}, {seconds} s
+        </WordButton>
+      ))}
+      <Label mt="4px">
+        Phrases that last longer are pointed out where an exercise is planned. A figure to go by,
+        never a limit for a person.
+      </Label>
+      {save.error && (
+        <Box role="alert" color="brick" fontSize="13px">
+          {messageOf(save.error)}
+        </Box>
+      )}
+    </Box>
+  );
+}

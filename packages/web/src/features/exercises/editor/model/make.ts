@@ -1,0 +1,196 @@
+import { exerciseSchema, type Exercise } from '@wide-fern/contract';
+import {
+  cautions,
+  cautionsNeeded,
+  isNote,
+  readLine,
+  readSlide,
+  type Music,
+  type PatternEvent,
+} from '@wide-fern/core';
+import type { Draft } from './draft';
+
+/** What a draft makes: music, or what is wrong in which field. */
+export type Made<T> =
+  | { readonly kind: 'made'; readonly made: T }
+  | { readonly kind: 'wrong'; readonly fields: Readonly<Record<string, string>> };
+
+const wrong = (field: string, message: string) =>
+  ({ kind: 'wrong', fields: { [field]: message } }) as const;
+
+const linesOf = (text: string): string[] =>
+  text
+    .split('\n')
+    .map((line) => line.trim())
+    .filter((line) => line !== '');
+const wordsOf = (text: string): string[] => text.split(/\s+/).filter((word) => word !== '');
+
+/** Reads a typed line into its events, or says in which field it stops. */
+function events(text: string, field: string, { mode }: Draft): Made<readonly PatternEvent[]> {
+  const read = readLine(text, mode);
+  return read.kind === 'line'
+    ? { kind: 'made', made: read.events }
+    : wrong(field, `At character ${read.at + 1}: ${read.message}`);
+}
+
+/** Steps without lengths, as semitones. */
+function steps(text: string, field: string, draft: Draft): Made<readonly number[]> {
+  const read = events(text, field, draft);
+  if (read.kind === 'wrong') return read;
+  return { kind: 'made', made: read.made.filter(isNote).map(({ offset }) => offset) };
+}
+
+/** The music of a draft, by its kind. */
+export function musicOf(draft: Draft): Made<Music> {
+  const { mode, kind } = draft;
+  const timed = { mode, ...(draft.metre ? { metre: draft.metre } : {}) };
+  const made = (music: Music): Made<Music> => ({ kind: 'made', made: music });
+  switch (kind) {
+    case 'pattern': {
+      const read = events(draft.line, 'line', draft);
+      return read.kind === 'wrong' ? read : made({ kind, ...timed, notes: read.made });
+    }
+    case 'round': {
+      const read = events(draft.line, 'line', draft);
+      if (read.kind === 'wrong') return read;
+      return made({ kind, ...timed, notes: read.made, entries: draft.entries, apart: draft.apart });
+    }
+    case 'lines': {
+      const read = draft.lines.map((text, i) => events(text, `lines.${i}`, draft));
+      const bad = read.find((one) => one.kind === 'wrong');
+      if (bad) return bad;
+      return made({
+        kind,
+        ...timed,
+        lines: read.flatMap((one) => (one.kind === 'made' ? [one.made] : [])),
+      });
+    }
+    case 'drone': {
+      const held = steps(draft.held, 'held', draft);
+      if (held.kind === 'wrong') return held;
+      const common = {
+        kind,
+        ...timed,
+        held: held.made[0]!,
+        holders: draft.holders,
+        syllable: draft.syllable,
+      };
+      if (draft.overText) {
+        const lines = linesOf(draft.text);
+        if (lines.length === 0) return wrong('text', 'Write the text, one line after the other.');
+        return made({
+          ...common,
+          over: { kind: 'text', offset: 0, lines, beats: draft.textBeats },
+        });
+      }
+      if (draft.holders === 'all') {
+        return wrong('holders', 'When all hold, nobody moves. Choose who holds, or a text.');
+      }
+      const read = events(draft.line, 'line', draft);
+      if (read.kind === 'wrong') return read;
+      return made({ ...common, over: { kind: 'line', notes: read.made } });
+    }
+    case 'glide': {
+      const read = readSlide(draft.slide, mode);
+      if (read.kind === 'problem') {
+        return wrong('slide', `At character ${read.at + 1}: ${read.message}`);
+      }
+      return made({ kind, mode, points: read.points, syllable: draft.syllable });
+    }
+    case 'hold': {
+      const syllables = wordsOf(draft.syllables);
+      if (syllables.length === 0) return wrong('syllables', 'Write at least one syllable.');
+      return made({ kind, mode, beats: draft.beats, syllables });
+    }
+    case 'chord': {
+      const tones = steps(draft.tones, 'tones', draft);
+      if (tones.kind === 'wrong') return tones;
+      if (tones.made[0] !== 0)
+        return wrong('tones', 'Begin with the root, 1: the lowest part sings it.');
+      return made({
+        kind,
+        mode,
+        tones: tones.made,
+        beats: draft.beats,
+        syllable: draft.syllable,
+        ...(draft.enterApart > 0 ? { apart: draft.enterApart } : {}),
+      });
+    }
+    case 'breath': {
+      if (draft.counts.in + draft.counts.out === 0) {
+        return wrong('counts', 'Count at least one beat in or out.');
+      }
+      return made({ kind, ...draft.counts, increment: draft.growing, outOn: draft.outOn });
+    }
+    case 'spoken': {
+      const lines = linesOf(draft.text);
+      if (lines.length === 0) return wrong('text', 'Write what is said, one line after the other.');
+      return made({ kind, lines, beats: draft.textBeats });
+    }
+    case 'body': {
+      const moves = linesOf(draft.moves);
+      if (moves.length === 0) return wrong('moves', 'Write what is done, one move a line.');
+      return made({ kind, moves, seconds: draft.moveSeconds });
+    }
+  }
+}
+
+/** The fields of the form by what the schema calls them. */
+const fieldOf: Readonly<Record<string, string>> = { usual: 'usual', music: 'music' };
+
+/** The exercise of a draft, checked as the server checks it; its cautions follow what is done in it. */
+export function exerciseOf(draft: Draft, id: string, version: number): Made<Exercise> {
+  const music = musicOf(draft);
+  if (music.kind === 'wrong') return music;
+  const vowels = wordsOf(draft.vowels);
+  const core = {
+    phase: draft.phase,
+    effort: draft.effort,
+    needs: [...draft.needs],
+    steps: linesOf(draft.steps),
+    music: music.made,
+  };
+  const needed = cautionsNeeded(core).map((name) => cautions[name]);
+  const whole = {
+    ...core,
+    id,
+    version,
+    name: draft.name,
+    figure: draft.figure.trim() || draft.name,
+    purposes: [...draft.purposes],
+    purpose: draft.purpose,
+    cue: draft.cue,
+    watchFor: linesOf(draft.watchFor),
+    substitutes: draft.substitutes,
+    difficulty: draft.difficulty,
+    cautions: [...new Set([...needed, ...draft.cautions])].slice(0, 6),
+    countIn: draft.countIn,
+    breathBeats: draft.breathBeats,
+    keyChangeBeats: draft.keyChangeBeats,
+    usual: {
+      talk: draft.talk,
+      demonstrate: draft.demonstrate,
+      tempo: draft.tempo,
+      repetitions: draft.repetitions,
+      verses: draft.verses,
+      shape: draft.shape,
+      step: draft.step,
+    },
+    ...(draft.keys ? { keys: draft.keys } : {}),
+    ...(draft.ages.length > 0 ? { ages: [...draft.ages] } : {}),
+    ...(draft.relay.trim() === '' ? {} : { relay: draft.relay }),
+    ...(vowels.length >= 2 ? { vowels } : {}),
+  };
+  const checked = exerciseSchema.safeParse(whole);
+  if (checked.success) return { kind: 'made', made: checked.data };
+  const fields: Record<string, string> = {};
+  for (const { path, message } of checked.error.issues) {
+    const [first, second] = path.map(String);
+    const field =
+      first === 'usual' ? (second ?? 'usual') : (fieldOf[first ?? ''] ?? first ?? 'name');
+    const words =
+      field === 'purposes' && draft.purposes.length === 0 ? 'Choose what it is for.' : message;
+    fields[field] ??= words;
+  }
+  return { kind: 'wrong', fields };
+}

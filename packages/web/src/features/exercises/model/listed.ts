@@ -1,0 +1,90 @@
+import type { Band, ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
+import {
+  searchWords,
+  segmentSeconds,
+  sharedKeys,
+  spanOf,
+  type Choosable,
+  type MidiNote,
+  type Music,
+  type Seconds,
+} from '@wide-fern/core';
+
+/** An exercise in the list, with what is known of it here and tonight. */
+export interface Listed extends Choosable {
+  readonly exercise: Exercise;
+  readonly mark: ExerciseMark;
+  readonly seconds: Seconds;
+}
+
+export const noMark: ExerciseMark = { favourite: false, hidden: false, note: '' };
+
+/** What depends on the exercise alone is worked out once, however often the list is made; its words when somebody first searches. */
+const lengths = new WeakMap<Exercise, Seconds>();
+const words = new WeakMap<Exercise, string>();
+function secondsOf(exercise: Exercise): Seconds {
+  const found = lengths.get(exercise);
+  if (found !== undefined) return found;
+  const seconds = segmentSeconds(exercise, { ...exercise.usual, start: null });
+  lengths.set(exercise, seconds);
+  return seconds;
+}
+function wordsOf(exercise: Exercise): string {
+  const found = words.get(exercise) ?? searchWords(exercise);
+  words.set(exercise, found);
+  return found;
+}
+
+/** What of an exercise's music its keys depend on: many are alike in that. */
+function fitOf(music: Music): string {
+  if (music.kind === 'chord') return `chord ${music.tones.join(' ')}`;
+  if (music.kind === 'lines' || music.kind === 'drone') return JSON.stringify(music);
+  const span = spanOf(music);
+  return span ? `${span.lowest} ${span.highest}` : '';
+}
+
+/** The keys that suit everyone depend on the sections too; kept for the sections last asked for. */
+let kept: { bands: string; keys: Map<string, readonly MidiNote[] | undefined> } = {
+  bands: '',
+  keys: new Map(),
+};
+function keysOf(exercise: Exercise, bands: readonly Band[], signature: string) {
+  if (kept.bands !== signature) kept = { bands: signature, keys: new Map() };
+  const fit = fitOf(exercise.music);
+  if (!kept.keys.has(fit)) kept.keys.set(fit, sharedKeys(exercise.music, bands));
+  return kept.keys.get(fit);
+}
+
+/** All exercises of a choir as the list shows them: the built-in ones by phase, then its own. */
+export function listExercises(
+  builtIn: readonly Exercise[],
+  { own, marks, lastUsed }: ChoirExercises,
+  bands: readonly Band[],
+): Listed[] {
+  const signature = JSON.stringify(bands.map(({ id, comfort, octave }) => [id, comfort, octave]));
+  const entry = (exercise: Exercise, isOwn: boolean): Listed => {
+    const mark = marks[exercise.id] ?? noMark;
+    const used = lastUsed[exercise.id];
+    return {
+      exercise,
+      mark,
+      seconds: secondsOf(exercise),
+      get words() {
+        return wordsOf(exercise);
+      },
+      own: isOwn,
+      phase: exercise.phase,
+      purposes: exercise.purposes,
+      kind: exercise.music.kind,
+      effort: exercise.effort,
+      difficulty: exercise.difficulty,
+      needs: exercise.needs,
+      ages: exercise.ages,
+      keys: keysOf(exercise, bands, signature),
+      lastUsed: used === undefined ? undefined : Date.parse(used),
+      favourite: mark.favourite,
+      hidden: mark.hidden,
+    };
+  };
+  return [...builtIn.map((one) => entry(one, false)), ...own.map((one) => entry(one, true))];
+}

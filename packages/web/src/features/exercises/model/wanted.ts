@@ -1,0 +1,19 @@
+import type { Wanted } from '@wide-fern/core';
+import { create } from 'zustand';
+
+interface WantedState {
+  readonly wanted: Wanted;
+  readonly want: (changed: Wanted) => void;
+  readonly wantAll: () => void;
+}
+
+/** What is looked for among the exercises; kept while the application is open. */
+export const useWanted = create<WantedState>()((set) => ({
+  wanted: {},
+  want: (changed) => set(({ wanted }) => ({ wanted: { ...wanted, ...changed } })),
+  wantAll: () => set({ wanted: {} }),
+}));
+
+/** Whether anything is looked for at all. */
+export const isNarrowed = (wanted: Wanted): boolean =>
+  Object.values(wanted).some((value) => value !== undefined && value !== '' && value !== false);

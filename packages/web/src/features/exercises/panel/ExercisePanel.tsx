@@ -1,0 +1,102 @@
+import { Box, Flex } from '@chakra-ui/react';
+import {
+  computeSegment,
+  isPitched,
+  partName,
+  sungWords,
+  type MidiNote,
+  type PartName,
+} from '@wide-fern/core';
+import { lazy, Suspense, useMemo, useState } from 'react';
+import { useHere } from '../../../app/session';
+import { Label, Name, WordLink } from '../../../ui/words';
+import { breathInWords } from '../../plan/model/words';
+import type { Listed } from '../model/listed';
+import type { ReadyExercises } from '../useExercises';
+import { Acts } from './Acts';
+import { Files } from './Files';
+import { KeysTonight } from './KeysTonight';
+import { NoteField } from './NoteField';
+import { Versions } from './Versions';
+import { WordsOf } from './WordsOf';
+
+const Notation = lazy(() => import('./Notation'));
+
+/** One exercise: what it is for, its notes in any key, how it sounds, who can sing it, what to mind. */
+export function ExercisePanel({
+  listed,
+  data,
+  beside,
+}: {
+  readonly listed: Listed;
+  readonly data: ReadyExercises;
+  readonly beside: boolean;
+}) {
+  const { mayEdit } = useHere();
+  const { exercise, own } = listed;
+  const { music } = exercise;
+  const [start, setStart] = useState<MidiNote | null>(null);
+  const { bands, needs } = data.tonight;
+  const computed = useMemo(
+    () =>
+      computeSegment(
+        { id: exercise.id, exercise, choices: { ...exercise.usual, start } },
+        { sections: bands, needs },
+      ),
+    [exercise, start, bands, needs],
+  );
+  const parts = (id: string): PartName => bands.find((band) => band.id === id) ?? partName(id);
+  return (
+    <Box
+      as="section"
+      aria-label={`Exercise: ${exercise.name}`}
+      px={{ base: '16px', md: '24px' }}
+      pt="14px"
+      pb="24px"
+    >
+      <Flex align="baseline" gap="10px" wrap="wrap">
+        <Name as={beside ? 'h2' : 'h1'} fontSize="24px">
+          {exercise.name}
+        </Name>
+        <Label as="span">{exercise.figure}</Label>
+        <WordLink to="/exercises" ml="auto" fontSize="13px">
+          {beside ? 'close' : 'all exercises'}
+        </WordLink>
+      </Flex>
+      <Box mt="2px">{exercise.purpose}</Box>
+      <Name fontSize="18px" mt="4px">
+        “{exercise.cue}”
+      </Name>
+      <Acts listed={listed} />
+      {isPitched(music) && (
+        <>
+          <Suspense fallback={<Box minH="150px" />}>
+            <Notation exercise={exercise} computed={computed} bands={bands} parts={parts} />
+          </Suspense>
+          {sungWords(music) && <Label mb="8px">Sung {sungWords(music)}</Label>}
+          <KeysTonight
+            exercise={exercise}
+            computed={computed}
+            tonight={data.tonight}
+            start={start}
+            onStart={setStart}
+          />
+        </>
+      )}
+      {music.kind === 'breath' && <Box mt="10px">{breathInWords(music)}</Box>}
+      {(music.kind === 'body' || music.kind === 'spoken') && (
+        <Box as="ol" pl="20px" listStyleType="decimal" mt="10px">
+          {(music.kind === 'body' ? music.moves : music.lines).map((line) => (
+            <Box as="li" key={line}>
+              {line}
+            </Box>
+          ))}
+        </Box>
+      )}
+      <WordsOf listed={listed} all={data.all} />
+      {mayEdit && <NoteField listed={listed} />}
+      <Files exercise={exercise} computed={computed} bands={bands} />
+      {own && <Versions exercise={exercise} />}
+    </Box>
+  );
+}

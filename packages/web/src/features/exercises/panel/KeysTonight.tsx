@@ -1,0 +1,72 @@
+import { Box } from '@chakra-ui/react';
+import type { Exercise, Tonight } from '@wide-fern/contract';
+import {
+  asSentences,
+  edgesInWords,
+  movesInWords,
+  type ComputedSegment,
+  type MidiNote,
+} from '@wide-fern/core';
+import { useRef } from 'react';
+import { useHere } from '../../../app/session';
+import { useWidth } from '../../../ui/useSize';
+import { Label } from '../../../ui/words';
+import { ChordKeys } from '../../plan/bench/ChordKeys';
+import { KeyStrip } from '../../plan/bench/KeyStrip';
+import { StartWords } from '../../plan/bench/StartWords';
+import { ladderHeading, wordingFor } from '../../plan/model/words';
+
+/** In which keys an exercise can be sung by tonight's sections: every tonic, every part, the best ladder. */
+export function KeysTonight({
+  exercise,
+  computed,
+  tonight,
+  start,
+  onStart,
+}: {
+  readonly exercise: Exercise;
+  readonly computed: ComputedSegment;
+  readonly tonight: Tonight;
+  readonly start: MidiNote | null;
+  readonly onStart: (start: MidiNote | null) => void;
+}) {
+  const { choir } = useHere();
+  const frame = useRef<HTMLDivElement>(null);
+  const width = useWidth(frame);
+  const segment = { id: exercise.id, exercise, choices: { ...exercise.usual, start } };
+  const wording = wordingFor(tonight.bands, segment, choir.accidentals);
+  const { keys } = computed;
+  if (keys.kind === 'none') return null;
+  return (
+    <Box ref={frame}>
+      <Label fontSize="13px">
+        {ladderHeading(segment)}
+        {keys.kind === 'ladder' && '; open is room, filled is none'}
+      </Label>
+      {keys.kind === 'chord' ? (
+        <ChordKeys computed={computed} bands={tonight.bands} wording={wording} />
+      ) : (
+        <KeyStrip
+          keys={keys}
+          bands={tonight.bands}
+          wording={wording}
+          width={width}
+          mayEdit
+          onStart={(tonic) =>
+            onStart(keys.best.kind === 'ladder' && tonic === keys.best.start ? null : tonic)
+          }
+        >
+          <StartWords keys={keys} chosen={start} wording={wording} onBest={() => onStart(null)} />
+          {keys.sung && (
+            <Box fontSize="13px" mt="2px">
+              {asSentences([
+                ...movesInWords(keys.sung, keys.problem, wording),
+                ...edgesInWords(keys.sung, keys.problem, wording),
+              ]).join(' ')}
+            </Box>
+          )}
+        </KeyStrip>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,129 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Band, Exercise } from '@wide-fern/contract';
+import {
+  choirScore,
+  plainScore,
+  tonicName,
+  type ComputedSegment,
+  type Listening,
+  type PartName,
+  type Score,
+} from '@wide-fern/core';
+import { useMemo, useState } from 'react';
+import { useHere } from '../../../app/session';
+import ScoreStaff from '../../../ui/notation/ScoreStaff';
+import { Label, WordButton } from '../../../ui/words';
+import { Hear } from '../../hearing/Hear';
+
+/** A score with only some of its parts. */
+const onlyPart = (score: Score, part: string): Score => {
+  const place = score.parts.findIndex(({ id }) => id === part);
+  if (place < 0) return score;
+  return {
+    ...score,
+    parts: [score.parts[place]!],
+    keys: score.keys.map(({ tonic, lines }) => ({ tonic, lines: [lines[place]!] })),
+  };
+};
+
+/** An exercise's notes in any of its keys, for any part or all, and how it sounds. */
+export default function Notation({
+  exercise,
+  computed,
+  bands,
+  parts,
+}: {
+  readonly exercise: Exercise;
+  readonly computed: ComputedSegment;
+  readonly bands: readonly Band[];
+  readonly parts: (id: string) => PartName;
+}) {
+  const { choir } = useHere();
+  const { music, usual } = exercise;
+  const [wantedKey, setKey] = useState(0);
+  const alike = music.kind === 'pattern' || music.kind === 'glide' || music.kind === 'hold';
+  /** Where all sing alike the first part stands for all. */
+  const sings = computed.repetitions[0]?.parts.find(({ does }) => does === 'sing')?.part;
+  const [part, setPart] = useState<string>(alike ? (sings ?? bands[0]?.id ?? 'all') : 'all');
+  const score = useMemo(() => {
+    const choirs = choirScore(exercise, usual.tempo, bands, computed.repetitions);
+    // Where no key works the notes are still shown, on middle C.
+    return choirs && choirs.keys.length > 0 ? choirs : plainScore(exercise, usual.tempo, [60]);
+  }, [exercise, usual.tempo, bands, computed]);
+  const listening = useMemo(
+    (): Listening | undefined =>
+      score && {
+        score,
+        countIn: exercise.countIn,
+        verses: usual.verses,
+        breathBeats: exercise.breathBeats,
+        keyChangeBeats: exercise.keyChangeBeats,
+      },
+    [score, exercise, usual.verses],
+  );
+  const shown = useMemo(
+    () => score && (part === 'all' ? score : onlyPart(score, part)),
+    [score, part],
+  );
+  if (!score || !shown || !listening) return null;
+  const count = score.keys.length;
+  const keyIndex = Math.min(wantedKey, count - 1);
+  const mode =
+    music.kind !== 'chord' && 'mode' in music && music.mode !== 'chromatic' ? ` ${music.mode}` : '';
+  const name = tonicName(score.keys[keyIndex]!.tonic, score.mode, choir.accidentals);
+  const isSilent = shown.keys[keyIndex]!.lines.every(({ events }) =>
+    events.every(({ midi }) => midi === null),
+  );
+  const choices = [...score.parts.map(({ id }) => id), ...(score.parts.length > 1 ? ['all'] : [])];
+  return (
+    <Box mt="8px">
+      <Flex gap="14px" align="baseline" wrap="wrap" fontSize="13px" mb="2px">
+        <Flex gap="4px" align="baseline" role="group" aria-label="Key">
+          <WordButton
+            fontSize="15px"
+            px="6px"
+            aria-label="Key before"
+            disabled={keyIndex === 0}
+            onClick={() => setKey(keyIndex - 1)}
+          >
+            ‹
+          </WordButton>
+          <Box fontWeight={650} aria-live="polite">
+            {name}
+            {mode}
+          </Box>
+          <WordButton
+            fontSize="15px"
+            px="6px"
+            aria-label="Key after"
+            disabled={keyIndex >= count - 1}
+            onClick={() => setKey(keyIndex + 1)}
+          >
+            ›
+          </WordButton>
+          <Label as="span" fontSize="12px">
+            key {keyIndex + 1} of {count}
+          </Label>
+        </Flex>
+        <Flex gap="10px" role="group" aria-label="Whose notes">
+          {choices.length > 1 &&
+            choices.map((id) => (
+              <WordButton
+                key={id}
+                fontSize="13px"
+                aria-pressed={part === id}
+                fontWeight={part === id ? 700 : 400}
+                textDecoration={part === id ? 'underline' : undefined}
+                onClick={() => setPart(id)}
+              >
+                {id === 'all' ? 'all parts' : parts(id).many}
+              </WordButton>
+            ))}
+        </Flex>
+      </Flex>
+      <ScoreStaff score={shown} keyIndex={keyIndex} accidentals={choir.accidentals} />
+      {isSilent && <Label>The {parts(part).many} rest in this key.</Label>}
+      <Hear listening={listening} parts={score.parts} name={exercise.id} onKey={setKey} />
+    </Box>
+  );
+}

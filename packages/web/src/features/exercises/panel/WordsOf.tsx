@@ -1,0 +1,88 @@
+import { Box } from '@chakra-ui/react';
+import { listInWords, type Need } from '@wide-fern/core';
+import { useHere } from '../../../app/session';
+import { Cautions, WordRow } from '../../../ui/WordList';
+import { WordLink } from '../../../ui/words';
+import type { Listed } from '../model/listed';
+import { lastUsedInWords } from '../model/words';
+import { phraseOf } from '../../plan/model/phrase';
+
+const needWords: Readonly<Record<Need, string>> = {
+  standing: 'room to stand',
+  floor: 'the floor',
+  noise: 'that noise is all right',
+  prop: 'a prop',
+  mirror: 'a mirror or a partner',
+};
+
+/** What to do, to mind, and to do instead. */
+export function WordsOf({
+  listed,
+  all,
+}: {
+  readonly listed: Listed;
+  readonly all: readonly Listed[];
+}) {
+  const { choir } = useHere();
+  const { exercise } = listed;
+  const { usual } = exercise;
+  const advice = phraseOf(exercise, choir.phraseSeconds);
+  const nameOf = (id: string) => all.find((one) => one.exercise.id === id)?.exercise.name;
+  return (
+    <Box as="dl" fontSize="13px" mt="12px" maxW="78ch">
+      {exercise.steps.length > 0 && (
+        <WordRow width="76px" label="Steps">
+          {exercise.steps.join(' ')}
+        </WordRow>
+      )}
+      {exercise.watchFor.length > 0 && (
+        <WordRow width="76px" label="Watch">
+          {exercise.watchFor.join(' ')}
+        </WordRow>
+      )}
+      {exercise.substitutes.length > 0 && (
+        <WordRow width="76px" label="If it fails">
+          {exercise.substitutes.map(({ when, exercise: id }) => (
+            <Box key={when + id}>
+              {when}: {nameOf(id) ? <WordLink to={`/exercises/${id}`}>{nameOf(id)}</WordLink> : id}
+            </Box>
+          ))}
+        </WordRow>
+      )}
+      {exercise.cautions.length > 0 && (
+        <WordRow width="76px" label="Caution">
+          <Cautions cautions={exercise.cautions} />
+        </WordRow>
+      )}
+      {advice && (
+        <WordRow width="76px" label="Breath">
+          {advice}
+        </WordRow>
+      )}
+      {exercise.relay && (
+        <WordRow width="76px" label="Relay">
+          {exercise.relay}
+        </WordRow>
+      )}
+      {exercise.vowels && (
+        <WordRow width="76px" label="By turns">
+          {exercise.vowels.join(', ')}, a new one in each key.
+        </WordRow>
+      )}
+      <WordRow width="76px" label="For">
+        {listInWords(exercise.purposes)}. Effort {exercise.effort} of 5, difficulty{' '}
+        {exercise.difficulty} of 3
+        {exercise.needs.length > 0 &&
+          `; needs ${listInWords(exercise.needs.map((need) => needWords[need]))}`}
+        {exercise.ages && `; for ${listInWords(exercise.ages)}`}.
+      </WordRow>
+      <WordRow width="76px" label="Usually">
+        {exercise.music.kind === 'body' ? '' : `${usual.tempo} a minute, `}talk {usual.talk} s
+        {exercise.countIn > 0 && `, ${exercise.countIn} counted in`}
+        {exercise.breathBeats > 0 && `, ${exercise.breathBeats} to breathe`}
+        {exercise.keyChangeBeats > 0 && `, ${exercise.keyChangeBeats} to change key`}.{' '}
+        {lastUsedInWords(listed.lastUsed, choir.timeZone)}
+      </WordRow>
+    </Box>
+  );
+}

@@ -1,0 +1,149 @@
+import {
+  clefShift,
+  spellInKey,
+  type Clef,
+  type LineEvent,
+  type MidiNote,
+  type SpelledKey,
+  type WrittenEvent,
+} from '@wide-fern/core';
+import { Annotation, Curve, Dot, StaveLine, StaveNote, StaveTie, Tuplet } from 'vexflow/core';
+
+export const textFont = '"Source Sans 3 Variable", sans-serif';
+/** In points: 12 px on the screen. */
+const textSize = 9;
+export const ink = 'currentColor';
+
+const durations: Readonly<Record<number, string>> = {
+  8: '1/2',
+  4: 'w',
+  2: 'h',
+  1: 'q',
+  0.5: '8',
+  0.25: '16',
+  0.125: '32',
+  0.0625: '64',
+  0.03125: '128',
+};
+/** What a part's heads are drawn with. */
+export interface Setting {
+  readonly clef: Clef;
+  readonly key: SpelledKey;
+  readonly tonic: MidiNote;
+  readonly events: readonly LineEvent[];
+  readonly selected: number | undefined;
+  /** The syllables of this row, to be put on one line. */
+  readonly syllables: Annotation[];
+}
+
+/** A pitch as the engraver takes it: «f#/5», where the clef shows it. */
+function keyOf(midi: MidiNote, { clef, key, tonic }: Setting): string {
+  const { letter, accidental, octave } = spellInKey(midi, tonic, key);
+  const sign = (accidental < 0 ? 'b' : '#').repeat(Math.abs(accidental));
+  return `${letter.toLowerCase()}${sign}/${octave + clefShift(clef) / 12}`;
+}
+
+const annotation = (words: string, below: boolean, italic = false): Annotation =>
+  new Annotation(words)
+    .setFont(textFont, textSize, 'normal', italic ? 'italic' : 'normal')
+    .setJustification(Annotation.HorizontalJustify.CENTER)
+    .setVerticalJustification(
+      below ? Annotation.VerticalJustify.BOTTOM : Annotation.VerticalJustify.TOP,
+    );
+
+/** One head or rest, with its syllable, its loudness and its breath. */
+export function noteOf(written: WrittenEvent, setting: Setting): StaveNote {
+  const { clef, events, selected } = setting;
+  const event = events[written.event]!;
+  const duration = durations[written.value] ?? 'q';
+  const common = { clef: clef === 'bass' ? 'bass' : 'treble', dots: written.dots } as const;
+  const rest = event.midi === null;
+  const note = new StaveNote({
+    ...common,
+    keys: [rest ? (clef === 'bass' ? 'd/3' : 'b/4') : keyOf(event.midi, setting)],
+    duration: rest ? `${duration}r` : duration,
+    ...(rest ? {} : { autoStem: true }),
+  });
+  for (let i = 0; i < written.dots; i += 1) Dot.buildAndAttach([note], { all: true });
+  if (!rest && written.first) {
+    if (event.syllable) {
+      const syllable = annotation(event.syllable, true);
+      setting.syllables.push(syllable);
+      note.addModifier(syllable);
+    }
+    if (event.dynamic) note.addModifier(annotation(event.dynamic, false, true));
+  }
+  if (!rest && written.last && event.breathAfter) note.addModifier(annotation('’', false));
+  const hue = written.event === selected ? 'var(--chakra-colors-fern)' : ink;
+  note.setStyle({ fillStyle: hue, strokeStyle: hue });
+  return note;
+}
+
+/** The runs of triplets in a bar: three heads at a time, or what is left of them. */
+export function tripletsOf(events: readonly WrittenEvent[], notes: readonly StaveNote[]): Tuplet[] {
+  const groups: StaveNote[][] = [];
+  let sum = 0;
+  events.forEach(({ triplet, value }, i) => {
+    if (!triplet) {
+      sum = 0;
+      return;
+    }
+    if (sum === 0) groups.push([]);
+    groups[groups.length - 1]!.push(notes[i]!);
+    sum = (sum + value) % 1.5;
+  });
+  return groups.map((group) => new Tuplet(group, { numNotes: 3, notesOccupied: 2 }));
+}
+
+/** A head where it was put. */
+export interface Placed {
+  readonly written: WrittenEvent;
+  readonly note: StaveNote;
+}
+
+/** Ties, slurs and slides between the heads of one part, within a system. */
+export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
+  const drawn: { setContext: (context: never) => { draw: () => void } }[] = [];
+  placed.forEach(({ written, note }, i) => {
+    const next = placed[i + 1];
+    const event = events[written.event]!;
+    if (!next || event.midi === null) return;
+    if (!written.last) {
+      drawn.push(
+        new StaveTie({
+          firstNote: note,
+          lastNote: next.note,
+          firstIndexes: [0],
+          lastIndexes: [0],
+        }),
+      );
+    } else if (event.slur) {
+      drawn.push(new Curve(note, next.note, {}));
+    } else if (event.glideTo !== undefined && event.glideTo !== event.midi) {
+      drawn.push(
+        new StaveLine({
+          firstNote: note,
+          lastNote: next.note,
+          firstIndexes: [0],
+          lastIndexes: [0],
+        }),
+      );
+    }
+  });
+  return drawn;
+}
+
+/** Puts the syllables of a row on one line, as low as the lowest has to be. */
+export function onOneLine(syllables: readonly Annotation[]): void {
+  const texts = syllables.flatMap((one) => one.getSVGElement()?.querySelector('text') ?? []);
+  const lowest = Math.max(...texts.map((text) => Number(text.getAttribute('y'))));
+  for (const text of texts) text.setAttribute('y', String(lowest));
+}
+
+/** The end of a slide is shown as a head of its own, so that the line has somewhere to go. */
+export function withLanding(events: readonly LineEvent[]): LineEvent[] {
+  const last = events.findLast(({ midi }) => midi !== null);
+  const whole = events.filter(({ beats }) => beats > 0);
+  if (!last || last.glideTo === undefined || last.glideTo === last.midi) return whole;
+  return [...whole, { midi: last.glideTo, beats: 1 }];
+}
