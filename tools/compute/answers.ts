@@ -12,17 +12,23 @@ import {
 import {
   bestLadder,
   breathSeconds,
+  courseOf,
+  figuresOf,
+  guessParts,
   infeasibleInWords,
+  partsOfScore,
   patternSeconds,
   possibleParts,
   reasonsInWords,
   sectionComfort,
   sungNotes,
+  sungPart,
   tonicName,
   voiceChords,
   type LadderProblem,
   type SingerRange,
 } from '@wide-fern/core';
+import { readScore } from '@wide-fern/interchange';
 import { listenTo, readWav } from '@wide-fern/sound';
 
 /** The answer to one problem; it may throw with a message for the person who sent it. */
@@ -134,19 +140,66 @@ type FileAnswer = (path: string) => Promise<unknown>;
 
 const rounded = (value: number, places: number): number => Number(value.toFixed(places));
 
-const pitch: FileAnswer = async (path) => {
-  const bytes = await readFile(path).catch(() => {
+async function bytesOf(path: string): Promise<Uint8Array> {
+  return readFile(path).catch(() => {
     throw new Error(`There is no file ${path} that could be read.`);
   });
-  const frames = listenTo(readWav(bytes)).map(({ seconds, hertz, midi, cents, clarity }) => ({
-    seconds: rounded(seconds, 4),
-    hertz: hertz === null ? null : rounded(hertz, 3),
-    midi,
-    cents,
-    clarity: rounded(clarity, 4),
-  }));
+}
+
+const pitch: FileAnswer = async (path) => {
+  const frames = listenTo(readWav(await bytesOf(path))).map(
+    ({ seconds, hertz, midi, cents, clarity }) => ({
+      seconds: rounded(seconds, 4),
+      hertz: hertz === null ? null : rounded(hertz, 3),
+      midi,
+      cents,
+      clarity: rounded(clarity, 4),
+    }),
+  );
   return { frames };
 };
 
+/** Figures are told to a millionth: what is finer is only how computers add. */
+const exact = (value: number): number => rounded(value, 6);
+
+const piece: FileAnswer = async (path) => {
+  const score = readScore(new Uint8Array(await bytesOf(path)));
+  const course = courseOf(score);
+  const guessed = guessParts(score).map(({ line, ...one }) => ({ ...one, line: line.id }));
+  const names = [...new Set(guessed.flatMap(({ parts }) => parts))];
+  const parts = partsOfScore(score, guessed, names).flatMap((music) => {
+    const found = figuresOf(sungPart(music, course), score, course);
+    if (!found) return [];
+    const { part, lowest, highest, lowestBar, highestBar, histogram } = found;
+    const { longestPhrase, fastestRun, widestLeap, middle } = found;
+    return [
+      [
+        part,
+        {
+          lowest,
+          highest,
+          lowestBar,
+          highestBar,
+          histogram: Object.fromEntries(
+            Object.entries(histogram).map(([midi, seconds]) => [midi, exact(seconds)]),
+          ),
+          middle,
+          longestPhraseSeconds: exact(longestPhrase.seconds),
+          fastestRunNotesPerSecond: exact(fastestRun.notesPerSecond),
+          widestLeap: widestLeap.semitones,
+        },
+      ] as const,
+    ];
+  });
+  return {
+    parts: Object.fromEntries(parts),
+    bars: score.bars.filter(({ counted }) => counted).length,
+    seconds: exact(course.seconds),
+    warnings: score.warnings.map(({ bar, where, what }) =>
+      [bar === null ? '' : `bar ${bar}`, where, what].filter((word) => word !== '').join(': '),
+    ),
+  };
+};
+
 /** What can be asked about a file, by its word. */
-export const fileAnswers: Readonly<Record<string, FileAnswer>> = { pitch };
+export const fileAnswers: Readonly<Record<string, FileAnswer>> = { piece, pitch };

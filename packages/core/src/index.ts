@@ -9,7 +9,7 @@ export * from './fit/keyStrip';
 export * from './fit/sharedKeys';
 export * from './ladder';
 export * from './notation';
-export * from './piece/needs';
+export * from './piece';
 export * from './pitch';
 export * from './plan';
 export * from './playing/programme';

@@ -7,3 +7,5 @@ export { writeJson } from './json/json';
 export { writeMidi } from './midi/write';
 export { writeMusicXml } from './musicxml/write';
 export { largestFile, readable, readFile, tooLarge, type ReadFile } from './readFile';
+export { largestScore, readableScores, readScore, scoreTooLarge } from './score/readScore';
+export { writeScoreXml } from './score/write';

@@ -1,10 +1,10 @@
 import { strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
 import { refuse, UnreadableFile } from '../found';
-import { child, childrenOf, readTree } from '../musicxml/tree';
+import { child, childrenOf, readTree } from '../xml/tree';
 import { textOfBytes } from './text';
 
-/** The most a compressed score may unfold to. */
-const mostUnfolded = 20_000_000;
+/** The most a compressed score may unfold to, in bytes. */
+const mostUnfolded = 40_000_000;
 const mostFiles = 50;
 /** Taken in pieces, so that an archive that unfolds without end is stopped early. */
 const piece = 16_384;
@@ -24,7 +24,7 @@ function unfold(bytes: Uint8Array): Map<string, Uint8Array> {
       unfolded += data.length;
       if (unfolded > mostUnfolded) {
         refuse(
-          'This compressed score unfolds to more than 20 MB; no exercise needs that. It is not read.',
+          `This compressed score unfolds to more than ${mostUnfolded / 1_000_000} MB; no choir score needs that. It is not read.`,
         );
       }
       parts.push(data);
@@ -60,7 +60,8 @@ function unfold(bytes: Uint8Array): Map<string, Uint8Array> {
 export function openCompressed(bytes: Uint8Array): string {
   const files = unfold(bytes);
   const container = files.get('META-INF/container.xml');
-  const rootfiles = container && child(readTree(textOfBytes(container)), 'rootfiles');
+  const limits = { tags: 1000, tooMany: 'This archive names too many files to be one score.' };
+  const rootfiles = container && child(readTree(textOfBytes(container), limits), 'rootfiles');
   const path = childrenOf(rootfiles, 'rootfile')[0]?.attributes['full-path'];
   const score =
     (path === undefined ? undefined : files.get(path)) ??

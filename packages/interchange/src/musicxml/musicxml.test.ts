@@ -4,9 +4,10 @@ import { beatsOf, plainScore, type Music } from '@wide-fern/core';
 import { UnreadableFile } from '../found';
 import { line, pattern, written } from '../testing/exercises';
 import { readMusicXml } from './read';
-import { readTree, type Tree } from './tree';
+import { readTree as treeOf, type Tree } from '../xml/tree';
 import { writeMusicXml } from './write';
 
+const readTree = (xml: string) => treeOf(xml, { tags: 1e6, tooMany: 'too many' });
 const xmlOf = (music: Music, tonics: readonly number[] = [63], name?: string) =>
   writeMusicXml(plainScore(written(music, name), 84, tonics)!);
 

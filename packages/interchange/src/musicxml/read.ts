@@ -10,7 +10,7 @@ import {
 import { notes as collect, refuse, type FoundMusic, type Notes } from '../found';
 import { likelyTonic, musicOf } from '../lines';
 import { fieldName, readFileNote } from './fields';
-import { child, childrenOf, numberOf, readTree, textOf, type Tree } from './tree';
+import { child, childrenOf, countOf, numberOf, readTree, textOf, type Tree } from '../xml/tree';
 import { ReadVoice } from './voice';
 
 const steps: Readonly<Record<string, Semitones>> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
@@ -26,6 +26,9 @@ const modeWords: Readonly<Record<string, Mode>> = {
   none: 'chromatic',
 };
 const units = [1, 2, 4, 8, 16] as const;
+/** A score with more notes than this is not even parsed: four full lines have a fifth of them. */
+const mostNotes = 8000;
+const mostTags = 250_000;
 const seldomKept: Readonly<Record<string, string>> = {
   harmony: 'Chord symbols are left out.',
   'figured-bass': 'Figured bass is left out.',
@@ -248,7 +251,16 @@ const tonicClass = (fifths: number, mode: Mode): number =>
  * @throws UnreadableFile with words for a person
  */
 export function readMusicXml(xml: string): FoundMusic {
-  const root = readTree(xml);
+  const notes = countOf(xml, '<note');
+  if (notes > mostNotes) {
+    refuse(
+      `This score has ${notes} notes: that is a piece, not an exercise. Read it in at Pieces, and make an exercise of a few of its bars there.`,
+    );
+  }
+  const root = readTree(xml, {
+    tags: mostTags,
+    tooMany: 'This file holds far more than an exercise needs. Cut a few bars out of it first.',
+  });
   if (root.name === 'score-timewise') {
     refuse('This score is ordered by bars, not by parts. Save it as partwise MusicXML.');
   }

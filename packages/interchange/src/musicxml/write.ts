@@ -16,7 +16,7 @@ import {
   type WrittenBar,
   type WrittenEvent,
 } from '@wide-fern/core';
-import { element, text, type Element } from './element';
+import { element, text, type Element } from '../xml/element';
 import { fileNote, fieldName } from './fields';
 
 /** Parts of a quarter that lengths are counted in: exact for 32nds and triplets. */

@@ -1,0 +1,5 @@
+export * from './guess';
+export * from './lines';
+export * from './names';
+export * from './score';
+export * from './sungOrder';

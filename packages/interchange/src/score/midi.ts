@@ -1,0 +1,266 @@
+import type { MetreMark, PieceScore, Staff, StaffNote } from '@wide-fern/core';
+import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
+import { refuse } from '../found';
+import { fromBytes } from '../midi/text';
+import { mostScoreNotes } from './musicxml';
+import { Warnings } from './warnings';
+
+const units = [1, 2, 4, 8, 16] as const;
+/** A gap shorter than this is how a note was played, not a rest: a 32nd, in quarters. */
+const shortestRest = 0.125;
+const percussion = 9;
+const mostBars = 20_000;
+
+interface Timed {
+  readonly tick: number;
+  readonly event: MidiEvent;
+}
+
+interface Played {
+  readonly from: number;
+  to: number;
+  readonly midi: number;
+}
+
+/** What one channel of a track plays. */
+interface Line {
+  readonly name: string;
+  readonly notes: Played[];
+  readonly lyrics: ReadonlyMap<number, string>;
+}
+
+function openMidi(bytes: Uint8Array): MidiData {
+  try {
+    return parseMidi(bytes);
+  } catch {
+    return refuse('This MIDI file breaks off or is damaged. Save it again and try once more.');
+  }
+}
+
+function timed(track: readonly MidiEvent[]): Timed[] {
+  let tick = 0;
+  return track.map((event) => {
+    tick += event.deltaTime;
+    return { tick, event };
+  });
+}
+
+/** The lines of a track: one for each channel that plays. */
+function linesOf(track: readonly Timed[], warnings: Warnings): Line[] {
+  let name = '';
+  const lyrics = new Map<number, string>();
+  const sounding = new Map<string, Played>();
+  const channels = new Map<number, Played[]>();
+  for (const { tick, event } of track) {
+    if (event.type === 'trackName') name = fromBytes(event.text).trim();
+    else if (event.type === 'lyrics') lyrics.set(tick, fromBytes(event.text));
+    else if (event.type === 'noteOn' || event.type === 'noteOff') {
+      const key = `${event.channel} ${event.noteNumber}`;
+      const open = sounding.get(key);
+      if (open) {
+        open.to = tick;
+        sounding.delete(key);
+      }
+      if (event.type === 'noteOff' || event.velocity === 0) continue;
+      const played = { from: tick, to: tick, midi: event.noteNumber };
+      sounding.set(key, played);
+      const notes = channels.get(event.channel) ?? [];
+      notes.push(played);
+      channels.set(event.channel, notes);
+    } else if (event.type === 'pitchBend' && event.value !== 0) {
+      warnings.add(null, name, 'Bent pitches are counted as the plain note.');
+    }
+  }
+  if (channels.has(percussion)) warnings.add(null, name, 'Percussion is left out.');
+  return [...channels]
+    .filter(([channel]) => channel !== percussion)
+    .map(([, notes]) => ({ name, notes: notes.filter(({ from, to }) => to > from), lyrics }));
+}
+
+/** A note ends where the next begins, when only a breath of a gap lies between. */
+function closeGaps(notes: readonly Played[], gap: number): void {
+  const begins = [...new Set(notes.map(({ from }) => from))].sort((a, b) => a - b);
+  for (const note of notes) {
+    let low = 0;
+    let high = begins.length;
+    while (low < high) {
+      const middle = (low + high) >> 1;
+      if (begins[middle]! < note.to) low = middle + 1;
+      else high = middle;
+    }
+    const next = begins[low];
+    if (next !== undefined && next - note.to < gap) note.to = next;
+  }
+}
+
+/** Lyrics of MIDI files: a trailing hyphen goes on, a line's end and a blank are no part of the word. */
+const syllableOf = (text: string): string =>
+  text
+    .replace(/[\r\n/\\]/g, '')
+    .trim()
+    .slice(0, 40);
+
+interface Grid {
+  readonly starts: readonly number[];
+  readonly metres: readonly MetreMark[];
+}
+
+/** Where bars begin, in ticks: each as long as the time signature before it says. */
+function gridOf(all: readonly Timed[], ticks: number, end: number): Grid {
+  const signs = all
+    .flatMap(({ tick, event }) => (event.type === 'timeSignature' ? [{ tick, ...event }] : []))
+    .sort((a, b) => a.tick - b.tick);
+  const starts: number[] = [];
+  const metres: MetreMark[] = [];
+  let at = 0;
+  let next = 0;
+  let length = 4 * ticks;
+  while (at < end || starts.length === 0) {
+    while (next < signs.length && signs[next]!.tick <= at) {
+      const { numerator, denominator } = signs[next]!;
+      const unit = units.find((one) => one === denominator);
+      if (unit && numerator >= 1 && numerator <= 32) {
+        length = (numerator * 4 * ticks) / unit;
+        const last = metres[metres.length - 1]?.metre;
+        if (last?.beats !== numerator || last.unit !== unit) {
+          metres.push({ bar: starts.length, metre: { beats: numerator, unit } });
+        }
+      }
+      next += 1;
+    }
+    starts.push(at);
+    if (starts.length > mostBars)
+      refuse(`This file has more than ${mostBars} bars. It is not read.`);
+    // A signature in the middle of a bar begins a new one.
+    const sign = signs[next]?.tick ?? Infinity;
+    at = Math.min(at + length, sign > at ? sign : Infinity);
+  }
+  return { starts, metres };
+}
+
+function barAt(starts: readonly number[], tick: number): number {
+  let low = 0;
+  let high = starts.length - 1;
+  while (low < high) {
+    const middle = (low + high + 1) >> 1;
+    if (starts[middle]! <= tick) low = middle;
+    else high = middle - 1;
+  }
+  return low;
+}
+
+/** A played note as it would be written: cut at bar lines and tied over them. */
+function written(note: Played, line: Line, starts: readonly number[], ticks: number): StaffNote[] {
+  const pieces: StaffNote[] = [];
+  let from = note.from;
+  let bar = barAt(starts, from);
+  while (from < note.to) {
+    const to = Math.min(note.to, starts[bar + 1] ?? Infinity);
+    const lyric = from === note.from ? line.lyrics.get(from) : undefined;
+    const syllable = lyric === undefined ? '' : syllableOf(lyric);
+    pieces.push({
+      bar,
+      at: (from - starts[bar]!) / ticks,
+      quarters: (to - from) / ticks,
+      midi: note.midi,
+      voice: '1',
+      ...(from > note.from ? { tieStop: true } : {}),
+      ...(to < note.to ? { tieStart: true } : {}),
+      ...(syllable === '' ? {} : { syllables: [syllable] }),
+    });
+    from = to;
+    bar += 1;
+  }
+  return pieces;
+}
+
+/**
+ * Reads a choir score from a standard MIDI file of type 0 or 1: a staff for each track, or for each
+ * channel of a track that plays several (docs/interchange.md).
+ * @throws UnreadableFile with words for a person
+ */
+export function readScoreMidi(bytes: Uint8Array): PieceScore {
+  const { header, tracks } = openMidi(bytes);
+  const ticks = header.ticksPerBeat;
+  if (ticks === undefined || !(ticks > 0)) {
+    return refuse('This MIDI file counts by film frames, not by beats. Save it with beats.');
+  }
+  if (header.format === 2) refuse('This MIDI file holds separate patterns, not a score.');
+  const warnings = new Warnings();
+  const byTrack = tracks.map(timed);
+  const all = byTrack.flat();
+  const lines = byTrack.flatMap((track) => linesOf(track, warnings));
+  const count = lines.reduce((sum, { notes }) => sum + notes.length, 0);
+  if (count === 0) refuse('There is no note in this file. Choose a file with music in it.');
+  if (count > mostScoreNotes) {
+    refuse(`This file has ${count} notes; scores up to ${mostScoreNotes} are read.`);
+  }
+  for (const { notes } of lines) closeGaps(notes, shortestRest * ticks);
+  let end = 0;
+  for (const { notes } of lines) for (const { to } of notes) end = Math.max(end, to);
+  const { starts, metres } = gridOf(all, ticks, end);
+  const tempos = all
+    .flatMap(({ tick, event }) =>
+      event.type === 'setTempo' && event.microsecondsPerBeat > 0
+        ? [{ tick, tempo: 60_000_000 / event.microsecondsPerBeat }]
+        : [],
+    )
+    .sort((a, b) => a.tick - b.tick)
+    .filter(({ tick }) => tick <= end);
+  if (tempos.length === 0) {
+    warnings.add(null, '', 'The file names no tempo; 96 quarter notes a minute are taken.');
+  }
+  warnings.add(
+    null,
+    '',
+    'A MIDI file has no repeats and no pick-up: bars are counted from its beginning.',
+  );
+  const keys = all.flatMap(({ tick, event }) =>
+    event.type === 'keySignature'
+      ? [
+          {
+            bar: barAt(starts, tick),
+            fifths: event.key,
+            mode: event.scale === 1 ? ('minor' as const) : ('major' as const),
+          },
+        ]
+      : [],
+  );
+  const lengthOf = (bar: number): number => {
+    const metre = metres.findLast((mark) => mark.bar <= bar)?.metre ?? { beats: 4, unit: 4 };
+    const full = (metre.beats * 4) / metre.unit;
+    const next = starts[bar + 1];
+    return next === undefined ? full : (next - starts[bar]!) / ticks;
+  };
+  const title = all.find(({ event }) => event.type === 'trackName')?.event;
+  const isTitled = byTrack[0]?.every(({ event }) => event.type !== 'noteOn') ?? false;
+  return {
+    title: isTitled && title?.type === 'trackName' ? fromBytes(title.text).trim() : '',
+    composer: '',
+    language: '',
+    bars: starts.map((_, bar) => ({ number: bar + 1, counted: true, quarters: lengthOf(bar) })),
+    staves: lines.map((line, i): Staff => {
+      const notes = line.notes
+        .flatMap((note) => written(note, line, starts, ticks))
+        .sort((a, b) => a.bar - b.bar || a.at - b.at || b.midi - a.midi);
+      const mean = notes.reduce((sum, { midi }) => sum + midi, 0) / notes.length;
+      const sounding = new Set(notes.map(({ bar }) => bar));
+      return {
+        id: `T${i + 1}.1`,
+        name: line.name,
+        abbreviation: '',
+        clef: mean < 57 ? 'bass' : 'treble',
+        ofStaves: 1,
+        notes,
+        voices: starts.map((_, bar) => (sounding.has(bar) ? ['1'] : [])),
+      };
+    }),
+    tempos: tempos.map(({ tick, tempo }) => {
+      const bar = barAt(starts, tick);
+      return { bar, at: (tick - starts[bar]!) / ticks, tempo };
+    }),
+    keys,
+    metres,
+    warnings: warnings.list,
+  };
+}

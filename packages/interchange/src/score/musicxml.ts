@@ -1,0 +1,101 @@
+import type { PieceScore } from '@wide-fern/core';
+import { refuse } from '../found';
+import { child, childrenOf, countOf, readTree, textOf, type Tree } from '../xml/tree';
+import { PartReader } from './staves';
+import { Structure } from './structure';
+import { Warnings } from './warnings';
+
+/** More notes than this no choir score has. */
+export const mostScoreNotes = 120_000;
+const limits = {
+  tags: 6_000_000,
+  tooMany: 'This file holds far more than a choir score does. It is not read.',
+  /** How a score looks, not how it sounds. */
+  pass: new Set([
+    ...['beam', 'type', 'accidental', 'dot', 'notehead', 'time-modification', 'print', 'credit'],
+    ...['appearance', 'page-layout', 'system-layout', 'staff-layout', 'scaling', 'harmony'],
+    ...['midi-instrument', 'midi-device', 'tuplet', 'tied', 'extend', 'figured-bass', 'listening'],
+  ]),
+};
+
+/** The language its words are printed in, where the file says so. */
+const languageOf = (root: Tree): string =>
+  child(child(root, 'defaults'), 'lyric-language')?.attributes['xml:lang'] ?? '';
+
+/**
+ * Reads a choir score from MusicXML, ordered by parts or by bars (docs/interchange.md).
+ * @param onProgress told how much of the score is read, from 0 to 1
+ * @throws UnreadableFile with words for a person
+ */
+export function readScoreXml(xml: string, onProgress?: (share: number) => void): PieceScore {
+  const count = countOf(xml, '<note');
+  if (count > mostScoreNotes) {
+    refuse(`This score has ${count} notes; scores up to ${mostScoreNotes} are read.`);
+  }
+  const warnings = new Warnings();
+  const structure = new Structure(warnings);
+  const readers = new Map<string, { reader: PartReader; bars: number }>();
+  let listed: readonly Tree[] = [];
+  let read = 0;
+  const readerOf = (id: string) => {
+    const found = readers.get(id);
+    if (found) return found;
+    const entry = listed.find(({ attributes }) => attributes.id === id);
+    const name = textOf(entry, 'part-name');
+    const abbreviation = textOf(entry, 'part-abbreviation');
+    const names = { name: name || abbreviation, abbreviation };
+    const made = { reader: new PartReader(names, structure, warnings), bars: 0 };
+    readers.set(id, made);
+    return made;
+  };
+  const readMeasure = (id: string, measure: Tree) => {
+    const part = readerOf(id);
+    part.reader.readBar(measure, part.bars);
+    part.bars += 1;
+    read += measure.children.length;
+    onProgress?.(Math.min(1, read / (count * 1.3)));
+  };
+  // Measures are read as they come, in either order of the file, and not kept.
+  const take = (element: Tree, parent: Tree): boolean => {
+    if (element.name === 'part-list') listed = childrenOf(element, 'score-part');
+    if (element.name === 'measure' && parent.name === 'part') {
+      readMeasure(parent.attributes.id ?? '', element);
+      return true;
+    }
+    if (element.name === 'part' && parent.name === 'measure') {
+      readMeasure(element.attributes.id ?? '', { ...parent, children: element.children });
+      return true;
+    }
+    return false;
+  };
+  const root = readTree(xml, { ...limits, take });
+  if (root.name !== 'score-partwise' && root.name !== 'score-timewise') {
+    refuse('This XML file is no MusicXML score. Choose a file saved as MusicXML.');
+  }
+  const bars = structure.finished();
+  const staves = [...readers].flatMap(([id, { reader }], i) =>
+    reader.finished(id || `P${i + 1}`, bars.length),
+  );
+  if (staves.every(({ notes }) => notes.length === 0)) {
+    refuse('There is no note in this score. Choose a score with music in it.');
+  }
+  if (structure.tempos.length === 0) {
+    warnings.add(null, '', 'The score names no tempo; 96 quarter notes a minute are taken.');
+  }
+  const creators = childrenOf(child(root, 'identification'), 'creator');
+  const composer = creators.find(({ attributes }) => attributes.type === 'composer');
+  return {
+    title: textOf(child(root, 'work'), 'work-title') || textOf(root, 'movement-title'),
+    composer: composer?.text.trim() ?? '',
+    language: languageOf(root),
+    bars,
+    staves,
+    tempos: structure.tempos.sort((a, b) => a.bar - b.bar || a.at - b.at),
+    keys: structure.keys.sort((a, b) => a.bar - b.bar),
+    metres: structure.metres.sort((a, b) => a.bar - b.bar),
+    warnings: warnings.list.map((one) => ({
+      ...one,
+      bar: one.bar === null ? null : (bars[one.bar]?.number ?? null),
+    })),
+  };
+}

@@ -1,0 +1,261 @@
+import { dynamics, type Clef, type Dynamic, type Staff, type StaffNote } from '@wide-fern/core';
+import { refuse } from '../found';
+import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
+import type { Structure } from './structure';
+import type { Warnings } from './warnings';
+
+const steps: Readonly<Record<string, number>> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
+/** What is sung otherwise than it is written, and is told by bar. */
+const notTaken: Readonly<Record<string, string>> = {
+  fermata: 'The fermata is counted as long as it is written.',
+  ornaments: 'The ornament is counted as the plain note.',
+  glissando: 'The slide is counted as two plain notes.',
+  slide: 'The slide is counted as two plain notes.',
+};
+
+/** Sums of thirds and sevenths of a quarter, exact again: a multiple of all lengths that are written. */
+const exact = (quarters: number): number => Math.round(quarters * 40_320) / 40_320;
+
+type Writable = { -readonly [K in keyof StaffNote]: StaffNote[K] };
+
+/** A staff while it is read. */
+interface ReadingStaff {
+  readonly notes: Writable[];
+  readonly voices: Set<string>[];
+  clef: Clef | undefined;
+  readonly slurs: Map<string, number>;
+}
+
+/** How a part is named in the list of parts. */
+export interface PartNames {
+  readonly name: string;
+  readonly abbreviation: string;
+}
+
+const clefOf = (tree: Tree): Clef => {
+  if (textOf(tree, 'sign') === 'F') return 'bass';
+  return (numberOf(tree, 'clef-octave-change') ?? 0) < 0 ? 'octave-treble' : 'treble';
+};
+
+/** One part of a score, bar by bar; a cursor moves through its staves and voices. */
+export class PartReader {
+  private readonly staves = new Map<string, ReadingStaff>();
+  private divisions = 1;
+  private transpose = 0;
+  private isTransposed = false;
+  private dynamic: Dynamic | undefined;
+  private endings: readonly number[] = [];
+
+  constructor(
+    private readonly names: PartNames,
+    private readonly structure: Structure,
+    private readonly warnings: Warnings,
+  ) {}
+
+  private staff(name: string): ReadingStaff {
+    const found = this.staves.get(name);
+    if (found) return found;
+    const made = { notes: [], voices: [], clef: undefined, slurs: new Map<string, number>() };
+    this.staves.set(name, made);
+    return made;
+  }
+
+  readBar(measure: Tree, place: number): void {
+    const bar = this.structure.bar(place, measure);
+    let at = 0;
+    let end = 0;
+    let chordAt = 0;
+    for (const item of measure.children) {
+      const shift = () => (numberOf(item, 'duration') ?? 0) / this.divisions;
+      switch (item.name) {
+        case 'note': {
+          const isChord = child(item, 'chord') !== undefined;
+          const quarters = this.readNote(item, place, isChord ? chordAt : at);
+          if (!isChord) {
+            chordAt = at;
+            at = exact(at + quarters);
+          }
+          break;
+        }
+        case 'backup':
+          at = Math.max(0, exact(at - shift()));
+          break;
+        case 'forward':
+          at = exact(at + shift());
+          break;
+        case 'attributes':
+          this.readAttributes(item, place);
+          break;
+        case 'direction': {
+          const offset = (numberOf(item, 'offset') ?? 0) / this.divisions;
+          this.structure.addDirection(item, place, bar, Math.max(0, at + offset));
+          this.readDynamic(item);
+          break;
+        }
+        case 'sound':
+          this.structure.addSound(item, place, bar, at);
+          break;
+        case 'barline':
+          this.endings = this.structure.addBarline(item, bar, this.endings);
+          break;
+      }
+      end = Math.max(end, at);
+    }
+    for (const number of this.endings) bar.endings.add(number);
+    bar.quarters = Math.max(bar.quarters, end);
+  }
+
+  private readAttributes(tree: Tree, place: number): void {
+    this.divisions = numberOf(tree, 'divisions') ?? this.divisions;
+    if (!(this.divisions > 0)) refuse('This file counts its lengths by nothing. It is damaged.');
+    const transpose = child(tree, 'transpose');
+    if (transpose) {
+      const chromatic = numberOf(transpose, 'chromatic') ?? 0;
+      this.isTransposed = chromatic % 12 !== 0;
+      this.transpose = chromatic + 12 * (numberOf(transpose, 'octave-change') ?? 0);
+    }
+    const key = child(tree, 'key');
+    if (key && !this.isTransposed) this.structure.addKey(key, place);
+    const time = child(tree, 'time');
+    if (time) this.structure.addTime(time, place);
+    for (const clef of childrenOf(tree, 'clef')) {
+      const staff = this.staff(clef.attributes.number ?? '1');
+      staff.clef ??= clefOf(clef);
+    }
+    const repeated = childrenOf(tree, 'measure-style').some(
+      (style) => child(style, 'measure-repeat') ?? child(style, 'beat-repeat'),
+    );
+    if (repeated) {
+      this.warnings.add(place, this.names.name, 'A sign that repeats a bar was not carried out.');
+    }
+  }
+
+  private readDynamic(tree: Tree): void {
+    for (const type of childrenOf(tree, 'direction-type')) {
+      for (const { name } of child(type, 'dynamics')?.children ?? []) {
+        const known = dynamics.find((one) => one === name);
+        if (known) this.dynamic = known;
+      }
+    }
+  }
+
+  /** Reads a note and answers how far the cursor moves, in quarters. */
+  private readNote(note: Tree, bar: number, at: number): number {
+    const quarters = (numberOf(note, 'duration') ?? 0) / this.divisions;
+    // Grace notes take no time; cue notes are somebody else's.
+    if (child(note, 'grace')) return 0;
+    if (!(quarters > 0) || quarters > 4096) {
+      refuse(`A note in bar ${bar + 1} of ${this.names.name} has no length. The file is damaged.`);
+    }
+    if (child(note, 'cue')) return quarters;
+    const staff = this.staff(textOf(note, 'staff') || '1');
+    const voice = textOf(note, 'voice') || '1';
+    (staff.voices[bar] ??= new Set()).add(voice);
+    const pitch = child(note, 'pitch');
+    if (!pitch) {
+      if (child(note, 'unpitched')) {
+        this.warnings.add(bar, this.names.name, 'Notes without pitch are counted as rests.');
+      }
+      return quarters;
+    }
+    staff.notes.push(this.noteOf(note, pitch, { bar, at, quarters, voice, staff }));
+    return quarters;
+  }
+
+  private noteOf(
+    note: Tree,
+    pitch: Tree,
+    {
+      bar,
+      at,
+      quarters,
+      voice,
+      staff,
+    }: {
+      readonly bar: number;
+      readonly at: number;
+      readonly quarters: number;
+      readonly voice: string;
+      readonly staff: ReadingStaff;
+    },
+  ): Writable {
+    const step = steps[textOf(pitch, 'step')];
+    const octave = numberOf(pitch, 'octave');
+    if (step === undefined || octave === undefined) {
+      return refuse('A note in this file has no step or no octave. The file is damaged.');
+    }
+    const alter = Math.round(numberOf(pitch, 'alter') ?? 0);
+    const midi = (octave + 1) * 12 + step + alter + this.transpose;
+    if (midi < 0 || midi > 127) {
+      refuse(
+        `A note in bar ${bar + 1} of ${this.names.name} lies where nothing sounds. The file is damaged.`,
+      );
+    }
+    const read: Writable = { bar, at, quarters, midi, voice };
+    const stem = textOf(note, 'stem');
+    if (stem === 'up' || stem === 'down') read.stem = stem;
+    for (const { attributes } of childrenOf(note, 'tie')) {
+      if (attributes.type === 'start') read.tieStart = true;
+      if (attributes.type === 'stop') read.tieStop = true;
+    }
+    this.readNotations(note, read, staff);
+    const syllables = syllablesOf(note);
+    if (syllables) read.syllables = syllables;
+    if (this.dynamic) {
+      read.dynamic = this.dynamic;
+      this.dynamic = undefined;
+    }
+    return read;
+  }
+
+  private readNotations(note: Tree, read: Writable, { slurs }: ReadingStaff): void {
+    let open = slurs.get(read.voice) ?? 0;
+    for (const notations of childrenOf(note, 'notations')) {
+      for (const { name, attributes, children } of notations.children) {
+        if (name === 'slur' && attributes.type === 'start') open += 1;
+        else if (name === 'slur' && attributes.type === 'stop') open = Math.max(0, open - 1);
+        else if (name === 'articulations') {
+          if (children.some((one) => one.name === 'breath-mark')) read.breathAfter = true;
+        } else if (notTaken[name]) {
+          this.warnings.add(read.bar, this.names.name, notTaken[name]);
+        }
+      }
+    }
+    slurs.set(read.voice, open);
+    if (open > 0) read.slur = true;
+  }
+
+  /** The part's staves that have notes on them. */
+  finished(id: string, bars: number): Staff[] {
+    return [...this.staves].map(([name, { notes, voices, clef }]) => ({
+      id: `${id}.${name}`,
+      name: this.names.name,
+      abbreviation: this.names.abbreviation,
+      clef: clef ?? 'treble',
+      ofStaves: this.staves.size,
+      notes: notes.sort((a, b) => a.bar - b.bar || a.at - b.at || b.midi - a.midi),
+      voices: Array.from({ length: bars }, (_, bar) =>
+        [...(voices[bar] ?? [])].sort((a, b) => a.localeCompare(b, 'en', { numeric: true })),
+      ),
+    }));
+  }
+}
+
+/** A note's syllables verse by verse, with a hyphen while their word goes on. */
+function syllablesOf(note: Tree): string[] | undefined {
+  const lyrics = childrenOf(note, 'lyric');
+  if (lyrics.length === 0) return undefined;
+  const verses: string[] = [];
+  lyrics.forEach((lyric, i) => {
+    const words = childrenOf(lyric, 'text')
+      .map(({ text }) => text)
+      .join(' ')
+      .trim();
+    if (words === '') return;
+    const said = Number(lyric.attributes.number);
+    const verse = Number.isInteger(said) && said >= 1 && said <= 20 ? said - 1 : i;
+    const goesOn = ['begin', 'middle'].includes(textOf(lyric, 'syllabic'));
+    verses[verse] = `${words.slice(0, 39)}${goesOn ? '-' : ''}`;
+  });
+  return verses.length > 0 ? Array.from(verses, (one) => one ?? '') : undefined;
+}
