@@ -2,10 +2,10 @@ import {
   bandSchema,
   exerciseSchema,
   musicSchema,
-  newEveningSchema,
   pitchRange,
   planDocumentSchema,
   signUpSchema,
+  storeEveningSchema,
 } from '.';
 
 const firstMessage = (result: { error?: { issues: readonly { message: string }[] } | undefined }) =>
@@ -66,8 +66,11 @@ describe('what crosses a boundary', () => {
       start: '19:30',
       end: '21:30',
       place: 'x',
-      warmUpMinutes: 9,
+      name: null,
+      occasion: 'morning',
+      forbids: [],
+      agenda: [],
     };
-    expect(firstMessage(newEveningSchema.safeParse(evening))).toBe('Choose a date.');
+    expect(firstMessage(storeEveningSchema.safeParse(evening))).toBe('Choose a date.');
   });
 });

@@ -7,6 +7,7 @@ export * from './exercise';
 export * from './file';
 export * from './music';
 export * from './ownExercises';
+export * from './piece';
 export * from './plan';
 export { z } from './zod';
 export * from './voices';

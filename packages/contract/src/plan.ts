@@ -27,8 +27,11 @@ export const needSchema = z.object({
   part: z.string().min(1).max(8),
   highest: midiNote,
   highestIn: line(120),
+  /** The printed bar, where a score was read. */
+  highestBar: z.int().min(0).max(20_000).optional(),
   lowest: midiNote,
   lowestIn: line(120),
+  lowestBar: z.int().min(0).max(20_000).optional(),
 });
 export type Need = z.infer<typeof needSchema>;
 

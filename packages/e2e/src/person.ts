@@ -1,6 +1,13 @@
 import { randomUUID } from 'node:crypto';
 import { exercises } from '@wide-fern/catalogue';
-import type { Evening, PlanDocument, Session, Singer, SingerFields } from '@wide-fern/contract';
+import type {
+  Evening,
+  PlanDocument,
+  Session,
+  Singer,
+  SingerFields,
+  StoreEvening,
+} from '@wide-fern/contract';
 import {
   expect,
   type APIRequestContext,
@@ -73,11 +80,23 @@ export async function newPerson(
   return { context, request: context.request, email, password, choir: session.choirs[0]!.id };
 }
 
+/** An evening with nothing on it but a quarter of an hour for the warm-up. */
+export const typedEvening = (date: string): StoreEvening => ({
+  name: null,
+  date,
+  start: '19:30',
+  end: '21:30',
+  place: 'Hall',
+  occasion: 'evening after work',
+  forbids: [],
+  agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null }],
+});
+
 /** An evening of a person's choir tomorrow, with a quarter of an hour for the warm-up. */
 export async function newEvening({ request, choir }: Person, days = 1): Promise<Evening> {
   const date = new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
   const response = await request.post(`/api/choirs/${choir}/evenings`, {
-    data: { date, start: '19:30', end: '21:30', place: 'Hall', warmUpMinutes: 15 },
+    data: typedEvening(date),
   });
   expect(response.status()).toBe(201);
   return (await response.json()) as Evening;

@@ -15,6 +15,7 @@ import { pages } from './http/pages';
 import { notFound } from './http/problem';
 import type { Route } from './http/route';
 import { sameOriginOnly, securityHeaders } from './http/security';
+import { piecesRoutes } from './pieces/pieces.routes';
 import { planRoutes } from './plan/plan.routes';
 import { voicesRoutes } from './voices/voices.routes';
 
@@ -27,6 +28,7 @@ export const allRoutes = (orm: MikroORM): Route[] => [
   ...choirRoutes,
   ...eveningRoutes,
   ...exercisesRoutes,
+  ...piecesRoutes,
   ...planRoutes,
   ...voicesRoutes,
 ];

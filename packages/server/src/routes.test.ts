@@ -37,7 +37,7 @@ describe('every route', () => {
       .replace(':evening', evening)
       .replace(':item', 'warm-up')
       .replace(':exercise', 'narrow-hum')
-      .replace(/:(member|singer|check)\b/g, () => randomUUID())}`;
+      .replace(/:(member|singer|check|piece|mark|judgement|template)\b/g, () => randomUUID())}`;
   const call = (agent: Pick<Person['agent'], Route['method']>, route: Route) =>
     agent[route.method](address(route)).send(route.method === 'get' ? undefined : {});
   const ofChoir = (access: Access) => !['anyone', 'signed-in'].includes(access);

@@ -2,9 +2,9 @@ import { Migrator } from '@mikro-orm/migrations';
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
 import { Account, AccountSession, Attempt } from '../account/account.entity';
 import { Choir, Member } from '../choir/choir.entity';
-import { Evening } from '../evening/evening.entity';
+import { Evening, EveningTemplate } from '../evening/evening.entity';
 import { ExerciseMark, ExerciseVersion, OwnExercise } from '../exercises/exercises.entity';
-import { Piece } from '../piece/piece.entity';
+import { Piece, PieceFile, PieceJudgement, PieceMark } from '../pieces/pieces.entity';
 import { Plan } from '../plan/plan.entity';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from '../voices/voices.entity';
 import { migrations } from './migrations';
@@ -21,8 +21,12 @@ export const ormConfig = (clientUrl: string) =>
       Member,
       VoicePart,
       Singer,
+      PieceFile,
       Piece,
+      PieceMark,
+      PieceJudgement,
       Evening,
+      EveningTemplate,
       Plan,
       RangeCheck,
       SingerEvening,

@@ -18,7 +18,7 @@ import { createChoir } from '../choir/choir.service';
 import { Evening } from '../evening/evening.entity';
 import { tonightFor } from '../evening/tonight.service';
 import { dateLater, momentOf } from '../evening/zone';
-import { Piece } from '../piece/piece.entity';
+import { Piece } from '../pieces/pieces.entity';
 import { Plan } from '../plan/plan.entity';
 import { comingRehearsal } from './demo.service';
 

@@ -1,6 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { AgendaItem } from '@wide-fern/contract';
-import { conditions } from '@wide-fern/core';
+import type { AgendaItem, StoreTemplate } from '@wide-fern/contract';
+import { conditions, type Need, type Occasion } from '@wide-fern/core';
 import { Choir } from '../choir/choir.entity';
 import { createdColumn, idColumn } from '../db/columns';
 
@@ -12,10 +12,14 @@ export const Evening = defineEntity({
   properties: {
     id: idColumn(),
     choir: () => p.manyToOne(Choir).deleteRule('cascade'),
+    version: p.integer().version(),
     name: p.string().length(120).nullable(),
     startsAt: p.datetime(),
     endsAt: p.datetime(),
     place: p.string().length(80),
+    occasion: p.string().length(40).$type<Occasion>().default('evening after work'),
+    /** What the place does not allow, of what exercises can need. */
+    forbids: p.json<Need[]>().defaultRaw(`'[]'`),
     agenda: p.json<AgendaItem[]>(),
     /** How the choir comes to it. */
     condition: p.enum([...conditions]).default('rested'),
@@ -23,3 +27,15 @@ export const Evening = defineEntity({
   },
 });
 export type Evening = InferEntity<typeof Evening>;
+
+/** How an evening of a choir usually goes. */
+export const EveningTemplate = defineEntity({
+  name: 'EveningTemplate',
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    document: p.json<StoreTemplate>(),
+    createdAt: createdColumn(),
+  },
+});
+export type EveningTemplate = InferEntity<typeof EveningTemplate>;

@@ -1,8 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { Evening as EveningView } from '@wide-fern/contract';
-import { needsTonight } from '@wide-fern/core';
+import type { Evening as EveningView, Wish } from '@wide-fern/contract';
+import { askedOf, needsTonight, targetWeight, type PieceRanges } from '@wide-fern/core';
 import type { Choir } from '../choir/choir.entity';
-import { Piece } from '../piece/piece.entity';
+import { Piece } from '../pieces/pieces.entity';
+import { openTargets } from '../pieces/pieces.service';
 import { bandOf, type BandSetting, type Present } from '../voices/bands';
 import { partsOf } from '../voices/parts.service';
 import { Singer, SingerEvening } from '../voices/voices.entity';
@@ -24,6 +25,39 @@ async function presentOn(em: EntityManager, choir: Choir, evening: Evening): Pro
   });
 }
 
+/** The lowest and highest note of each part in what is sung of a piece, as high as it is sung. */
+function rangesAsSung(parts: readonly string[], asked: PieceRanges) {
+  return Object.fromEntries(
+    parts.flatMap((part) => {
+      const found = askedOf(asked, part);
+      return found ? [[part, [found.lowest.midi, found.highest.midi] as const]] : [];
+    }),
+  );
+}
+
+/** What judgements ask for: the open targets, those of the evening's own pieces first. */
+export async function wishesFor(
+  em: EntityManager,
+  choir: Choir,
+  evening: Evening,
+): Promise<Wish[]> {
+  const targets = await openTargets(em, choir);
+  if (targets.size === 0) return [];
+  const sung = evening.agenda.flatMap(({ piece }) => piece ?? []);
+  const pieces = await em.find(
+    Piece,
+    { choir, id: { $in: [...targets.keys()] } },
+    { fields: ['id', 'title'] },
+  );
+  const place = (id: string) => (sung.includes(id) ? sung.indexOf(id) : Infinity);
+  return pieces
+    .map(({ id, title }) => ({ piece: id, title, ...targets.get(id)!, weight: targetWeight }))
+    .sort((a, b) => {
+      const order = place(a.piece) - place(b.piece);
+      return Number.isNaN(order) || order === 0 ? a.title.localeCompare(b.title, 'en') : order;
+    });
+}
+
 /** What keys rest on for an evening: each section's band from who is here and how, and what its pieces ask. */
 export async function tonightFor(
   em: EntityManager,
@@ -39,20 +73,35 @@ export async function tonightFor(
     trims: choir.trims,
     date: dateIn(evening.startsAt, choir.timeZone),
   };
-  const sung = evening.agenda.flatMap(({ piece }) => (piece === null ? [] : [piece]));
-  const pieces = await em.find(Piece, { choir, id: { $in: sung } });
-  const inOrder = sung.flatMap((id) => pieces.find((piece) => piece.id === id) ?? []);
+  const sung = evening.agenda.filter(({ piece }) => piece !== null);
+  const pieces = new Map(
+    (await em.find(Piece, { choir, id: { $in: sung.map(({ piece }) => piece!) } })).map((piece) => [
+      piece.id,
+      piece,
+    ]),
+  );
+  const inOrder = sung.flatMap(({ piece: id, bars }) => {
+    const piece = pieces.get(id!);
+    if (!piece) return [];
+    const { title, ranges, byBar, transpose } = piece;
+    return [{ id: piece.id, asked: { title, ranges, byBar, transpose, bars } }];
+  });
+  const codes = parts.map(({ code }) => code);
   const everyone = present.map((one) => ({ ...one, away: false }));
   return {
     tonight: {
       bands: parts.map((part) => bandOf(part, present, setting)),
       needs: needsTonight(
-        parts.map(({ code }) => code),
-        inOrder,
+        codes,
+        inOrder.map(({ asked }) => asked),
       ),
       condition,
     },
-    pieces: inOrder.map(({ id, title, ranges }) => ({ id, title, ranges })),
+    pieces: inOrder.map(({ id, asked }) => ({
+      id,
+      title: asked.title,
+      ranges: rangesAsSung(codes, asked),
+    })),
     withEveryone: parts.map((part) => bandOf(part, everyone, setting)),
   };
 }

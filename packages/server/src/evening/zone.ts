@@ -12,6 +12,10 @@ export function momentOf(date: string, time: string, timeZone: string): Date {
 export const dateIn = (moment: Date, timeZone: string): string =>
   format(new TZDate(moment.getTime(), timeZone), 'yyyy-MM-dd');
 
+/** The local time of a moment in a time zone: «19:30». */
+export const timeIn = (moment: Date, timeZone: string): string =>
+  format(new TZDate(moment.getTime(), timeZone), 'HH:mm');
+
 /** The same local time so many days later, over a change of summer time too. */
 export const daysLater = (moment: Date, days: number, timeZone: string): Date =>
   new Date(addDays(new TZDate(moment.getTime(), timeZone), days).getTime());

@@ -1,11 +1,11 @@
 import type { MikroORM } from '@mikro-orm/postgresql';
 import { uuid } from '@wide-fern/contract';
 import { parse as parseCookies } from 'cookie';
-import { Router, type CookieOptions, type Request, type Response } from 'express';
+import express, { Router, type CookieOptions, type Request, type Response } from 'express';
 import { accountOf } from '../account/session.service';
 import { membershipOf } from '../choir/choir.service';
 import { notFound, Problem } from './problem';
-import type { Reply, Route, Who } from './route';
+import { mayUse, type Reply, type Route, type Who } from './route';
 
 export const sessionCookie = 'wide_fern_session';
 
@@ -15,6 +15,17 @@ function checkIds(params: Readonly<Record<string, string>>): void {
   for (const [name, value] of Object.entries(params)) {
     if (!namedIds.includes(name) && !uuid.safeParse(value).success) throw notFound();
   }
+}
+
+/** Reads a body that is a file. */
+async function readRaw(request: Request, response: Response, limit: number): Promise<void> {
+  const type = () => true;
+  await new Promise<void>((done, failed) => {
+    express.raw({ type, limit })(request, response, (error?: unknown) => {
+      if (error === undefined) done();
+      else failed(error instanceof Error ? error : new Error('This body could not be read.'));
+    });
+  });
 }
 
 function checkedBody(route: Route, request: Request): unknown {
@@ -32,6 +43,15 @@ function checkedBody(route: Route, request: Request): unknown {
   throw new Problem(400, 'invalid', first ?? 'Something in this is not as expected.', fields);
 }
 
+/** The first text of each name behind the question mark. */
+const firstOfEach = (query: Request['query']): Record<string, string> =>
+  Object.fromEntries(
+    Object.entries(query).flatMap(([name, value]) => {
+      const first: unknown = Array.isArray(value) ? value[0] : value;
+      return typeof first === 'string' ? [[name, first]] : [];
+    }),
+  );
+
 function send(request: Request, response: Response, reply: Reply): void {
   const cookie: CookieOptions = {
     httpOnly: true,
@@ -47,6 +67,10 @@ function send(request: Request, response: Response, reply: Reply): void {
     });
   }
   response.setHeader('Cache-Control', 'no-store');
+  if (reply.file) {
+    response.attachment(reply.file.name).type('application/octet-stream').send(reply.file.bytes);
+    return;
+  }
   if (reply.body === undefined) response.status(reply.status ?? 204).end();
   else response.status(reply.status ?? 200).json(reply.body);
 }
@@ -66,8 +90,11 @@ export function mount(orm: MikroORM, routes: readonly Route[]): Router {
       const who: Who = { account, membership };
       // A stranger learns nothing from what is wrong with the body.
       const mayGoOn = route.access === 'anyone' || (account && (!params.choir || membership));
-      const body = mayGoOn ? checkedBody(route, request) : undefined;
-      send(request, response, await route.handle({ em, params, body, token }, who));
+      const mayReply = mayGoOn && (!membership || mayUse(route, membership.role));
+      if (mayReply && route.raw) await readRaw(request, response, route.raw);
+      const body = mayGoOn && (mayReply || !route.raw) ? checkedBody(route, request) : undefined;
+      const query = firstOfEach(request.query);
+      send(request, response, await route.handle({ em, params, query, body, token }, who));
     });
   }
   return router;

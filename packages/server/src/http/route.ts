@@ -9,6 +9,8 @@ import { notAllowed, notFound, signInFirst } from './problem';
 export interface Call<Body> {
   readonly em: EntityManager;
   readonly params: Readonly<Record<string, string>>;
+  /** What stands behind the question mark, the first of each name. */
+  readonly query: Readonly<Record<string, string>>;
   readonly body: Body;
   /** The session's token as the cookie carries it, whether or not it is still good. */
   readonly token: string | undefined;
@@ -25,6 +27,8 @@ export interface ChoirCall<Body> extends SignedInCall<Body> {
 export interface Reply {
   readonly status?: number;
   readonly body?: unknown;
+  /** A file to hand out instead of a body. */
+  readonly file?: { readonly name: string; readonly bytes: Buffer };
   readonly session?: { readonly token: string; readonly expiresAt: Date } | null;
 }
 
@@ -37,6 +41,8 @@ interface Described {
   readonly path: string;
   /** Handlers that run before, such as limits. */
   readonly before?: readonly RequestHandler[];
+  /** The body is a file of at most so many bytes, read only for who may send it. */
+  readonly raw?: number;
 }
 
 /** A route as the application mounts it and as the tests walk it. */
@@ -82,6 +88,10 @@ export function signedIn<S extends z.ZodType>(
 }
 
 const rank = (role: Role): number => roles.length - roles.indexOf(role);
+
+/** Whether a member with this role may use a route. */
+export const mayUse = ({ access }: Route, role: Role): boolean =>
+  access === 'anyone' || access === 'signed-in' || rank(role) >= rank(access);
 
 /** A route of one choir, for its members with at least the given role. A stranger is told no more than that it is not here. */
 export function inChoir<S extends z.ZodType>(

@@ -1,5 +1,5 @@
 import { randomUUID } from 'node:crypto';
-import type { Evening, PlanDocument, Session } from '@wide-fern/contract';
+import type { Evening, PlanDocument, Session, StoreEvening } from '@wide-fern/contract';
 import { exercises } from '@wide-fern/catalogue';
 import type { Express } from 'express';
 import { pino } from 'pino';
@@ -36,10 +36,23 @@ export async function signUp(app: Express, name = 'Wren Aldous'): Promise<Person
   return { agent, email, choir: (answer.body as Session).choirs[0]!.id };
 }
 
+/** An evening with nothing on it but a warm-up. */
+export const typedEvening = (wanted: Partial<StoreEvening> = {}): StoreEvening => ({
+  name: null,
+  date: '2030-05-07',
+  start: '19:30',
+  end: '21:30',
+  place: 'Hall',
+  occasion: 'evening after work',
+  forbids: [],
+  agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null }],
+  ...wanted,
+});
+
 export async function addEvening({ agent, choir }: Person, date = '2030-05-07'): Promise<Evening> {
   const answer = await agent
     .post(`/api/choirs/${choir}/evenings`)
-    .send({ date, start: '19:30', end: '21:30', place: 'Hall', warmUpMinutes: 15 })
+    .send(typedEvening({ date }))
     .expect(201);
   return answer.body as Evening;
 }

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { ChangePresence, Presence } from '@wide-fern/contract';
 import type { Choir } from '../choir/choir.entity';
-import type { Evening } from '../evening/evening.entity';
+import { Evening } from '../evening/evening.entity';
 import { notFound } from '../http/problem';
 import { Singer, SingerEvening } from './voices.entity';
 
@@ -27,7 +27,10 @@ export async function changePresence(
 ): Promise<Presence> {
   await em.transactional(async (inner) => {
     await inner.execute('select 1 from evening where id = ? for update', [evening.id]);
-    if (condition) evening.condition = condition;
+    // By hand: how the choir comes is no new version of the evening, which an update would count.
+    if (condition) {
+      await inner.execute('update evening set condition = ? where id = ?', [condition, evening.id]);
+    }
     const ids = singers.map(({ singer }) => singer);
     const known = new Map(
       (await inner.find(Singer, { choir, id: { $in: ids } })).map((one) => [one.id, one]),
@@ -47,5 +50,5 @@ export async function changePresence(
     }
   });
   em.clear();
-  return showPresence(em, evening);
+  return showPresence(em, await em.findOneOrFail(Evening, evening.id));
 }

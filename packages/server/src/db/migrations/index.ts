@@ -1,10 +1,12 @@
 import { Migration20261125041351 } from './Migration20261125041351';
 import { Migration20261125185929 } from './Migration20261125185929';
 import { Migration20261125222521 } from './Migration20261125222521';
+import { Migration20261126012229 } from './Migration20261126012229';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
   { name: 'Migration20261125041351', class: Migration20261125041351 },
   { name: 'Migration20261125185929', class: Migration20261125185929 },
   { name: 'Migration20261125222521', class: Migration20261125222521 },
+  { name: 'Migration20261126012229', class: Migration20261126012229 },
 ] as const;

@@ -1,0 +1,58 @@
+import type { EntityManager } from '@mikro-orm/postgresql';
+import { largestScoreFile, type KeptFile } from '@wide-fern/contract';
+import type { Choir } from '../choir/choir.entity';
+import { notFound, Problem } from '../http/problem';
+import { PieceFile } from './pieces.entity';
+
+/** A file nobody made a piece of is thrown away after a day. */
+const keptUnused = "interval '1 day'";
+
+/** A name as it may be given back: one line, no path, no control characters. */
+function plainName(name: string): string {
+  const last = name.split(/[/\\]/).pop() ?? '';
+  // eslint-disable-next-line no-control-regex
+  const clean = last.replace(/[\u0000-\u001f\u007f"<>|:*?]/g, '').trim();
+  return clean.slice(0, 200) || 'score';
+}
+
+/** Keeps a score's file as it was handed in, until a piece is made of it. */
+export async function keepFile(
+  em: EntityManager,
+  choir: Choir,
+  name: string,
+  bytes: Buffer,
+): Promise<KeptFile> {
+  if (bytes.length === 0)
+    throw new Problem(400, 'invalid', 'This file is empty. Choose another one.');
+  if (bytes.length > largestScoreFile) {
+    throw new Problem(
+      413,
+      'too_large',
+      'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
+    );
+  }
+  await em.execute(
+    `delete from piece_file where choir_id = ? and created_at < now() - ${keptUnused}
+       and not exists (select 1 from piece where piece.file_id = piece_file.id)`,
+    [choir.id],
+  );
+  const file = em.create(PieceFile, { choir, name: plainName(name), size: bytes.length, bytes });
+  await em.flush();
+  return { id: file.id, name: file.name, size: file.size };
+}
+
+/** A piece's file as it was handed in. */
+export async function fileOfPiece(
+  em: EntityManager,
+  choir: Choir,
+  id: string,
+): Promise<{ name: string; bytes: Buffer }> {
+  const [file]: { name: string; bytes: Buffer }[] = await em.execute(
+    `select piece_file.name, piece_file.bytes
+       from piece join piece_file on piece_file.id = piece.file_id
+      where piece.id = ? and piece.choir_id = ?`,
+    [id, choir.id],
+  );
+  if (!file) throw notFound('This score');
+  return file;
+}

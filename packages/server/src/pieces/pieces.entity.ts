@@ -1,0 +1,75 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { JudgementBody, Ranges, ReadScore } from '@wide-fern/contract';
+import type { Purpose } from '@wide-fern/core';
+import { Account } from '../account/account.entity';
+import { Choir } from '../choir/choir.entity';
+import { createdColumn, idColumn } from '../db/columns';
+
+/** The file a score was read from, as it was handed in. */
+export const PieceFile = defineEntity({
+  name: 'PieceFile',
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    name: p.string().length(200),
+    size: p.integer(),
+    bytes: p.blob().lazy(),
+    createdAt: createdColumn(),
+  },
+});
+export type PieceFile = InferEntity<typeof PieceFile>;
+
+/** A piece the choir sings: typed by hand, or read from a score. */
+export const Piece = defineEntity({
+  name: 'Piece',
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    version: p.integer().version(),
+    title: p.string().length(120),
+    composer: p.string().length(120).default(''),
+    language: p.string().length(60).default(''),
+    /** Beats a minute; null for what the score says. */
+    tempo: p.double().$type<number>().nullable(),
+    transpose: p.integer().default(0),
+    notes: p.text().default(''),
+    ranges: p.json<Ranges>(),
+    file: () => p.manyToOne(PieceFile).deleteRule('set null').nullable(),
+    mapping: p.json<ReadScore['mapping']>().nullable(),
+    byBar: p.json<ReadScore['byBar']>().nullable(),
+    seconds: p.double().$type<number>().nullable(),
+    createdAt: createdColumn(),
+  },
+});
+export type Piece = InferEntity<typeof Piece>;
+
+/** Bars that give trouble, with the skill they ask for. */
+export const PieceMark = defineEntity({
+  name: 'PieceMark',
+  properties: {
+    id: idColumn(),
+    piece: () => p.manyToOne(Piece).deleteRule('cascade').index(),
+    fromBar: p.integer(),
+    toBar: p.integer(),
+    parts: p.json<string[]>(),
+    skill: p.string().length(40).$type<Purpose>(),
+    note: p.string().length(200),
+    createdAt: createdColumn(),
+  },
+});
+export type PieceMark = InferEntity<typeof PieceMark>;
+
+/** A run of a piece as somebody judged it. */
+export const PieceJudgement = defineEntity({
+  name: 'PieceJudgement',
+  properties: {
+    id: idColumn(),
+    piece: () => p.manyToOne(Piece).deleteRule('cascade').index(),
+    judgedOn: p.date(),
+    by: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    scores: p.json<JudgementBody['scores']>(),
+    target: p.string().length(40).$type<Purpose>().nullable(),
+    createdAt: createdColumn(),
+  },
+});
+export type PieceJudgement = InferEntity<typeof PieceJudgement>;
