@@ -32,8 +32,8 @@ module.exports = {
     only(
       'server-arrows',
       '^packages/server/',
-      ['^packages/contract/', '^packages/core/', '^packages/catalogue/'],
-      'The server knows contract, core and catalogue.',
+      ['^packages/contract/', '^packages/core/', '^packages/catalogue/', '^packages/interchange/'],
+      'The server knows contract, core, catalogue and, to write the demo’s scores, interchange.',
     ),
     only(
       'web-arrows',

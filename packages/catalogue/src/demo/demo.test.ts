@@ -1,6 +1,23 @@
-import { mixedChoir, needsTonight, sectionComfort } from '@wide-fern/core';
+import {
+  courseOf,
+  guessParts,
+  mixedChoir,
+  needsTonight,
+  openTarget,
+  partsOfScore,
+  readingOfScore,
+  sectionComfort,
+} from '@wide-fern/core';
 import { exercises } from '..';
-import { demoChoir, demoEvenings, demoPieces, demoSingers } from '.';
+import {
+  demoChoir,
+  demoEvenings,
+  demoJudgements,
+  demoMarks,
+  demoPieces,
+  demoScores,
+  demoSingers,
+} from '.';
 
 describe('the demo choir', () => {
   it('has 12 sopranos, 10 altos, 6 tenors and 8 basses, whose sections have the usual bands', () => {
@@ -32,11 +49,108 @@ describe('the demo choir', () => {
     expect(demoEvenings.filter(({ week }) => week === 0)).toHaveLength(1);
     expect(demoChoir.weekday).toBe(2);
   });
-  it('asks for a high F of sopranos and tenors', () => {
-    const needs = needsTonight(['S', 'T'], Object.values(demoPieces));
-    expect(needs.map(({ highest, highestIn }) => [highest, highestIn])).toEqual([
-      [77, 'Lanterns over Slate'],
-      [65, 'Lanterns over Slate'],
+});
+
+describe('the pieces of the demo', () => {
+  const sung = (key: keyof typeof demoScores) => {
+    const { score } = demoScores[key];
+    const mapping = guessParts(score).map(({ line, ...one }) => ({ ...one, line: line.id }));
+    return partsOfScore(score, mapping, ['S', 'A', 'T', 'B']);
+  };
+  const keys = Object.keys(demoScores) as (keyof typeof demoScores)[];
+
+  it('have four parts of 28 to 48 bars, and last minutes', () => {
+    for (const key of keys) {
+      const { score } = demoScores[key];
+      expect([key, score.bars.length >= 24 && score.bars.length <= 48]).toEqual([key, true]);
+      expect(sung(key).map(({ part }) => part)).toEqual(['S', 'A', 'T', 'B']);
+      expect(score.title).toBe(demoPieces[key]);
+      const { seconds } = courseOf(score);
+      expect([key, seconds > 40 && seconds < 240]).toEqual([key, true]);
+      // Bars are as full as their metre says, in every voice.
+      for (const { notes } of score.staves) {
+        for (const { bar, at, quarters } of notes) {
+          expect(at + quarters).toBeLessThanOrEqual(score.bars[bar]!.quarters + 1e-9);
+        }
+      }
+    }
+  });
+  it('ask for a high F of the sopranos and a G of the tenors', () => {
+    const pieces = keys.map((key) => {
+      const { byBar, ranges } = readingOfScore(
+        demoScores[key].score,
+        guessParts(demoScores[key].score).map(({ line, ...one }) => ({ ...one, line: line.id })),
+        ['S', 'A', 'T', 'B'],
+      );
+      return { title: demoPieces[key], byBar, ranges };
+    });
+    expect(needsTonight(['S', 'T'], pieces)).toMatchObject([
+      { highest: 77, highestIn: 'Lanterns over Slate', highestBar: 36 },
+      { highest: 67, highestIn: 'Lanterns over Slate' },
     ]);
+  });
+  it('lead their voices without parallel fifths and octaves, without crossing', () => {
+    // The round has what a round has.
+    for (const key of ['lanterns', 'coldIron'] as const) {
+      const { score } = demoScores[key];
+      const voices = sung(key).map(({ lines }) => lines[0]!);
+      const starts: number[] = [];
+      score.bars.reduce((sum, { quarters }, i) => {
+        starts[i] = sum;
+        return sum + quarters;
+      }, 0);
+      const at = (voice: (typeof voices)[number], moment: number) =>
+        voice.find(
+          (note) =>
+            starts[note.bar]! + note.at <= moment + 1e-9 &&
+            starts[note.bar]! + note.at + note.quarters > moment + 1e-9,
+        )?.midi;
+      // On every beat that the melody changes on.
+      const moments = voices[0]!.map((note) => starts[note.bar]! + note.at);
+      let before: (number | undefined)[] = [];
+      const faults: string[] = [];
+      moments.forEach((moment, n) => {
+        // After a rest the ear begins anew.
+        const last = voices[0]![n - 1];
+        const isNew = !last || starts[last.bar]! + last.at + last.quarters < moment - 1e-9;
+        if (isNew) before = [];
+        const chord = voices.map((voice) => at(voice, moment));
+        chord.forEach((upper, i) =>
+          chord.forEach((lower, j) => {
+            const [upperBefore, lowerBefore] = [before[i], before[j]];
+            if (j <= i || upper === undefined || lower === undefined) return;
+            if (upper < lower) faults.push(`${key}: crossing at ${moment}`);
+            if (upperBefore === undefined || lowerBefore === undefined) return;
+            const apart = (upper - lower) % 12;
+            const same = apart === (upperBefore - lowerBefore) % 12;
+            if (same && upper !== upperBefore && [0, 7].includes(apart)) {
+              faults.push(`${key}: parallels of ${apart} at ${moment}`);
+            }
+          }),
+        );
+        before = chord;
+      });
+      expect(faults).toEqual([]);
+    }
+  });
+  it('give the demo its hard bars and its story', () => {
+    const skills = new Set(
+      Object.values(demoMarks).flatMap((marks) => marks.map(({ skill }) => skill)),
+    );
+    expect(skills.size).toBeGreaterThan(4);
+    for (const key of keys) {
+      const most = Math.max(...demoScores[key].score.bars.map(({ number }) => number));
+      for (const { fromBar, toBar } of demoMarks[key]) {
+        expect([key, fromBar <= toBar && toBar <= most]).toEqual([key, true]);
+      }
+    }
+    const judged = demoJudgements.lanterns.map(({ weeksAgo, scores, target }) => ({
+      judgedOn: String(100 - weeksAgo),
+      scores: scores.map(([skill, score]) => ({ skill, score })),
+      target: target ?? null,
+    }));
+    expect(openTarget(judged)).toMatchObject({ skill: 'long outflow', score: 2 });
+    // A week without an evening has no judgement either.
+    for (const one of Object.values(demoJudgements).flat()) expect(one.weeksAgo).not.toBe(4);
   });
 });

@@ -4,7 +4,7 @@ export interface DemoAgendaItem {
   readonly kind: 'warm-up' | 'piece' | 'break' | 'notices' | 'cool-down';
   readonly title: string;
   readonly minutes: number;
-  readonly piece?: string;
+  readonly piece?: DemoPieceKey;
 }
 
 /** A segment of a demo plan: an exercise by its id, and what was changed from its usual figures. */
@@ -23,33 +23,19 @@ export interface DemoEvening {
   readonly plan?: readonly DemoSegment[];
 }
 
+/** The pieces of the demo by their keys. */
 export const demoPieces = {
-  lanterns: {
-    title: 'Lanterns over Slate',
-    short: 'L',
-    ranges: { S: [62, 77], A: [57, 71], T: [52, 65], B: [43, 59] },
-  },
-  coldIron: {
-    title: 'Cold Iron, Warm Hands',
-    short: 'C',
-    ranges: { S: [62, 70], A: [55, 67], T: [50, 60], B: [41, 57] },
-  },
-  heron: {
-    title: 'The Heron’s Errand',
-    short: 'H',
-    ranges: { S: [64, 76], A: [57, 72], T: [52, 64], B: [45, 59] },
-  },
-  ferry: {
-    title: 'Night Ferry Round',
-    short: 'N',
-    ranges: { S: [64, 74], A: [59, 70], T: [52, 62], B: [45, 60] },
-  },
+  lanterns: 'Lanterns over Slate',
+  coldIron: 'Cold Iron, Warm Hands',
+  heron: 'The Heron’s Errand',
+  ferry: 'Night Ferry Round',
 } as const;
+export type DemoPieceKey = keyof typeof demoPieces;
 
-const piece = (key: keyof typeof demoPieces, minutes = 20): DemoAgendaItem => ({
+const piece = (key: DemoPieceKey, minutes = 20): DemoAgendaItem => ({
   id: key.toLowerCase(),
   kind: 'piece',
-  title: demoPieces[key].title,
+  title: demoPieces[key],
   minutes,
   piece: key,
 });

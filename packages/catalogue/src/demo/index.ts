@@ -2,7 +2,9 @@ import { mixedChoir } from '@wide-fern/core';
 
 export * from './checks';
 export * from './evenings';
+export * from './scores';
 export * from './singers';
+export * from './story';
 
 /** The demo choir, its people and its figures; everything in it is invented. */
 export const demoChoir = {

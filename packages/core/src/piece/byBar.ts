@@ -1,5 +1,5 @@
-import type { PitchRange } from '../units';
-import type { PartMusic } from './music';
+import type { PitchRange, Seconds } from '../units';
+import { courseOf, partsOfScore, type Mapping, type PartMusic } from './music';
 import type { RangesByBar } from './needs';
 import type { PieceScore } from './score/score';
 
@@ -31,4 +31,25 @@ export function wholeRanges({ parts }: RangesByBar): Record<string, PitchRange> 
       return [[part, [low, high] as const]];
     }),
   );
+}
+
+/** What is kept of a score beside its file: who asks what bar by bar, and how long it lasts. */
+export interface ReadingOfScore {
+  readonly byBar: RangesByBar;
+  readonly ranges: Record<string, PitchRange>;
+  /** As sung, with repeats, at the tempo in the score. */
+  readonly seconds: Seconds;
+}
+
+/**
+ * What a score asks of the parts of a choir, when it is known who sings which line.
+ * @throws RangeError when the repeat signs lead round without end
+ */
+export function readingOfScore(
+  score: PieceScore,
+  mapping: readonly Mapping[],
+  parts: readonly string[],
+): ReadingOfScore {
+  const byBar = rangesByBar(score, partsOfScore(score, mapping, parts));
+  return { byBar, ranges: wholeRanges(byBar), seconds: courseOf(score).seconds };
 }

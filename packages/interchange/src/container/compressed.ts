@@ -79,9 +79,14 @@ export function compress(xml: string): Uint8Array {
     '<?xml version="1.0" encoding="UTF-8"?>\n<container><rootfiles>' +
     '<rootfile full-path="score.musicxml" media-type="application/vnd.recordare.musicxml+xml"/>' +
     '</rootfiles></container>\n';
-  return zipSync({
-    mimetype: [strToU8('application/vnd.recordare.musicxml'), { level: 0 }],
-    'META-INF/container.xml': strToU8(container),
-    'score.musicxml': strToU8(xml),
-  });
+  // Without the hour of writing, so that the same score is the same file.
+  const options = { mtime: '1980-01-01T12:00:00' };
+  return zipSync(
+    {
+      mimetype: [strToU8('application/vnd.recordare.musicxml'), { level: 0 }],
+      'META-INF/container.xml': strToU8(container),
+      'score.musicxml': strToU8(xml),
+    },
+    options,
+  );
 }

@@ -6,33 +6,40 @@ import { readScore } from './readScore';
 
 const ticks = 480;
 type Event = MidiEvent & { deltaTime: number };
-const on = (midi: number, after = 0, channel = 0): Event =>
-  ({ type: 'noteOn', deltaTime: after, channel, noteNumber: midi, velocity: 80 });
-const off = (midi: number, after: number, channel = 0): Event =>
-  ({ type: 'noteOff', deltaTime: after, channel, noteNumber: midi, velocity: 0 });
+const on = (midi: number, after = 0, channel = 0): Event => ({
+  type: 'noteOn',
+  deltaTime: after,
+  channel,
+  noteNumber: midi,
+  velocity: 80,
+});
+const off = (midi: number, after: number, channel = 0): Event => ({
+  type: 'noteOff',
+  deltaTime: after,
+  channel,
+  noteNumber: midi,
+  velocity: 0,
+});
 const note = (midi: number, quarters: number, channel = 0) => [
   on(midi, 0, channel),
   off(midi, quarters * ticks, channel),
 ];
-const named = (text: string): Event =>
-  ({ type: 'trackName', deltaTime: 0, text, meta: true });
-const tempo = (perMinute: number, after = 0): Event =>
-  ({
-    type: 'setTempo',
-    deltaTime: after,
-    microsecondsPerBeat: 60_000_000 / perMinute,
-    meta: true,
-  });
-const time = (numerator: number, denominator: number, after = 0): Event =>
-  ({
-    type: 'timeSignature',
-    deltaTime: after,
-    numerator,
-    denominator,
-    metronome: 24,
-    thirtyseconds: 8,
-    meta: true,
-  });
+const named = (text: string): Event => ({ type: 'trackName', deltaTime: 0, text, meta: true });
+const tempo = (perMinute: number, after = 0): Event => ({
+  type: 'setTempo',
+  deltaTime: after,
+  microsecondsPerBeat: 60_000_000 / perMinute,
+  meta: true,
+});
+const time = (numerator: number, denominator: number, after = 0): Event => ({
+  type: 'timeSignature',
+  deltaTime: after,
+  numerator,
+  denominator,
+  metronome: 24,
+  thirtyseconds: 8,
+  meta: true,
+});
 const end: Event = { type: 'endOfTrack', deltaTime: 0, meta: true };
 const file = (format: 0 | 1, ...tracks: Event[][]) =>
   new Uint8Array(

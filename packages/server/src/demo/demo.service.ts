@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { demoChoir } from '@wide-fern/catalogue/demo';
 import type { Account } from '../account/account.entity';
 import { Choir, Member } from '../choir/choir.entity';
+import { PieceJudgement } from '../pieces/pieces.entity';
 import { RangeCheck, Singer, SingerEvening } from '../voices/voices.entity';
 import { Evening } from '../evening/evening.entity';
 import { dateIn, dateLater, daysLater, momentOf } from '../evening/zone';
@@ -56,6 +57,9 @@ export async function keepDemoFresh(
     }
     for (const check of await inner.find(RangeCheck, { singer: { choir } })) {
       check.checkedOn = dateLater(check.checkedOn, days);
+    }
+    for (const judgement of await inner.find(PieceJudgement, { piece: { choir } })) {
+      judgement.judgedOn = dateLater(judgement.judgedOn, days);
     }
   });
 }

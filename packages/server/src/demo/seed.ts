@@ -4,7 +4,6 @@ import {
   demoChecks,
   demoChoir,
   demoEvenings,
-  demoPieces,
   demoSingers,
   type DemoSegment,
 } from '@wide-fern/catalogue/demo';
@@ -18,8 +17,8 @@ import { createChoir } from '../choir/choir.service';
 import { Evening } from '../evening/evening.entity';
 import { tonightFor } from '../evening/tonight.service';
 import { dateLater, momentOf } from '../evening/zone';
-import { Piece } from '../pieces/pieces.entity';
 import { Plan } from '../plan/plan.entity';
+import { addDemoPieces } from './demoPieces';
 import { comingRehearsal } from './demo.service';
 
 function asSegment({ exercise: id, ...changed }: DemoSegment, index: number): Segment {
@@ -74,18 +73,18 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
         });
       }
     });
-    const pieces = new Map(
-      Object.entries(demoPieces).map(([key, { title, ranges }]) => [
-        key,
-        inner.create(Piece, { choir, title, ranges }),
-      ]),
-    );
+    const pieces = addDemoPieces(inner, {
+      choir,
+      judge: director!.account,
+      parts: parts.map(({ code }) => code),
+      dateBack: (weeks) => dateLater(coming, -7 * weeks),
+    });
     await inner.flush();
     for (const { week, name, agenda, plan } of demoEvenings) {
       const date = dateLater(coming, 7 * week);
       const items = agenda.map(({ piece, ...item }): AgendaItem => ({
         ...item,
-        piece: piece ? (pieces.get(piece)?.id ?? null) : null,
+        piece: piece ? pieces[piece].id : null,
       }));
       const evening = inner.create(Evening, {
         choir,
