@@ -1,29 +1,20 @@
-import { beatsOfEvents, type Metre, type PatternEvent } from '../exercise/music';
-import type { Music } from '../exercise/music';
+import { beatsOfEvents, type Metre, type Music, type PatternEvent } from '../exercise/music';
 import { modes, type Mode } from '../pitch';
 import type { Beats, BeatsPerMinute, MidiNote, Semitones } from '../units';
-import {
-  metreOf,
-  sungNotesOf,
-  upperLine,
-  usualTempo,
-  type Course,
-  type PartMusic,
-  type PieceNote,
-} from './music';
+import { metreOf, usualTempo, type PartMusic, type PieceNote } from './music';
 import { inForce, sameTime, type PieceScore } from './score/score';
+import {
+  eventsOf,
+  exact,
+  lineOfBars,
+  writtenCourse,
+  type ExcerptWords,
+  type LineQuarters,
+} from './writtenBars';
 
 /** How bars become an exercise: one part's line for all, every part its own line, or chord by chord. */
 export const excerptForms = ['line', 'parts', 'chords'] as const;
 export type ExcerptForm = (typeof excerptForms)[number];
-
-/** What is sung instead of the piece's own words. */
-export type ExcerptWords =
-  | { readonly kind: 'own' }
-  /** A neutral syllable on every note, or once over all of it. */
-  | { readonly kind: 'syllable'; readonly text: string; readonly bound?: boolean | undefined }
-  /** Words of one's own, syllable by syllable. */
-  | { readonly kind: 'text'; readonly syllables: readonly string[] };
 
 export interface ExcerptWanted {
   /** Places of the first and last bar in the score, in written order. */
@@ -51,96 +42,10 @@ const chordBeats: Beats = 2;
 /** The treble tonic lies from A3 to A♭4. */
 const lowestTonic: MidiNote = 57;
 
-const exact = (beats: Beats): Beats => Math.round(beats * 96) / 96;
-
 /** The tonic of a key by its signature, in the octave where sopranos have it. */
 export function trebleTonic(fifths: number, mode: Mode): MidiNote {
   const pitchClass = ((((fifths - modes[mode].fifths) * 7) % 12) + 12) % 12;
   return lowestTonic + ((((pitchClass - lowestTonic) % 12) + 12) % 12);
-}
-
-/** Bars of a score one after the other as written, without repeats. */
-function writtenCourse(score: PieceScore, from: number, to: number): Course {
-  let at = 0;
-  const bars = score.bars.slice(from, to + 1).map(({ quarters }, i) => {
-    const here = { bar: from + i, from: at, starts: at };
-    at += quarters;
-    return here;
-  });
-  return { bars, seconds: at, within: (_, place) => place };
-}
-
-/** A part's line as events in quarters, with the silences between. */
-interface LineQuarters {
-  readonly octave: Semitones;
-  readonly notes: readonly PieceNote[];
-}
-
-/** Which syllable each note takes, and whether it is bound to the next. */
-function withWords(
-  notes: readonly PieceNote[],
-  words: ExcerptWords,
-): { syllable: string | undefined; slur: boolean }[] {
-  const follows = (i: number) => {
-    const next = notes[i + 1];
-    return next !== undefined && next.from - notes[i]!.to < sameTime;
-  };
-  let next = 0;
-  return notes.map((note, i) => {
-    if (words.kind === 'syllable') {
-      const begins = !words.bound || i === 0 || !follows(i - 1);
-      return {
-        syllable: begins ? words.text : undefined,
-        slur: words.bound === true && follows(i),
-      };
-    }
-    if (words.kind === 'text') {
-      const syllable = words.syllables[next];
-      next += 1;
-      return { syllable, slur: next >= words.syllables.length && follows(i) };
-    }
-    const syllable = note.syllables?.[0] || undefined;
-    const after = notes[i + 1];
-    const isSung = notes.some(({ syllables }) => syllables?.[0]);
-    return { syllable, slur: isSung && follows(i) && after !== undefined && !after.syllables?.[0] };
-  });
-}
-
-/** A line as it stands from the first to the last bar, over the tonic. */
-function eventsOf(
-  { notes, octave }: LineQuarters,
-  {
-    tonic,
-    length,
-    beatsInQuarter,
-    words,
-  }: {
-    readonly tonic: MidiNote;
-    readonly length: number;
-    readonly beatsInQuarter: number;
-    readonly words: ExcerptWords;
-  },
-): PatternEvent[] {
-  const events: PatternEvent[] = [];
-  let at = 0;
-  const rest = (quarters: number) => {
-    const beats = exact(quarters * beatsInQuarter);
-    if (beats > 0) events.push({ rest: true, beats });
-  };
-  const said = withWords(notes, words);
-  notes.forEach((note, i) => {
-    rest(note.from - at);
-    const { syllable, slur } = said[i]!;
-    events.push({
-      offset: note.midi - octave - tonic,
-      beats: exact((note.to - note.from) * beatsInQuarter),
-      ...(syllable === undefined ? {} : { syllable }),
-      ...(slur ? { slur } : {}),
-    });
-    at = note.to;
-  });
-  rest(length - at);
-  return events;
 }
 
 const silenceAt = (events: readonly PatternEvent[], place: number): Beats => {
@@ -212,12 +117,7 @@ export function excerpt(score: PieceScore, wanted: ExcerptWanted): Excerpt | und
   const course = writtenCourse(score, from, to);
   const chosen = form === 'line' ? wanted.parts.slice(0, 1) : wanted.parts;
   const taken = chosen.map(({ music, octave }) => {
-    const here = music.lines.map((notes) => notes.filter(({ bar }) => bar >= from && bar <= to));
-    const notes = upperLine(sungNotesOf({ part: music.part, lines: here }, course));
-    return {
-      octave,
-      notes: notes.map((note) => ({ ...note, to: Math.min(note.to, course.seconds) })),
-    };
+    return { octave, notes: lineOfBars(music, course) };
   });
   if (taken.every(({ notes }) => notes.length === 0)) return undefined;
   const { fifths, mode } = inForce(score.keys, from) ?? { fifths: 0, mode: 'major' as const };

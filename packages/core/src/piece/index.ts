@@ -1,8 +1,12 @@
+export * from './analysis';
+export * from './barsScore';
 export * from './byBar';
 export * from './excerpt';
 export * from './figures';
 export * from './judging';
+export * from './listening';
 export * from './music';
 export * from './needs';
 export * from './score';
 export * from './skills';
+export { writtenCourse, type ExcerptWords } from './writtenBars';

@@ -1,5 +1,8 @@
+import { analysePiece, foundIn } from './analysis';
+import { readingOfScore } from './byBar';
 import { excerpt, trebleTonic } from './excerpt';
 import { comfortFiguresOf, hardnessOf, sungPart } from './figures';
+import { pieceProgramme } from './listening';
 import { beatsAMinute, courseOf, partsOfScore, type PartMusic } from './music';
 import { partsOfChoir } from './score/guess';
 import { nameSays } from './score/names';
@@ -353,5 +356,102 @@ describe('the names of staves', () => {
     expect(partsOfChoir('A3', eight)).toEqual(['A2']);
     expect(partsOfChoir('Bar', eight)).toEqual(['B1']);
     expect(partsOfChoir('Echo', four)).toEqual([]);
+  });
+});
+
+describe('everything a piece asks', () => {
+  const piece = scoreOf({
+    S: [
+      [67, 2, 'slate-'],
+      [79, 2, 'grey'],
+      [67, 4, 'stone'],
+    ],
+    B: [
+      [48, 4],
+      [43, 4],
+    ],
+  });
+  const setting = {
+    mapping: [
+      { line: 'P1.1/all', parts: ['S'] },
+      { line: 'P2.1/all', parts: ['B'] },
+    ],
+    sections: [
+      { id: 'S', comfort: [62, 78] },
+      { id: 'B', comfort: [43, 62] },
+    ],
+    pace: 1,
+    transpose: 0,
+    phrase: 9,
+  } as const;
+
+  it('is told for each part, with the words where it is highest', () => {
+    const { parts, seconds, tempo } = analysePiece(piece.score, setting);
+    expect([seconds, tempo]).toEqual([8, 60]);
+    expect(parts[0]).toMatchObject({
+      part: 'S',
+      highestWords: 'slategrey',
+      comfort: { above: 2, barsOutside: [1] },
+      sings: [true, true],
+    });
+  });
+  it('changes with tempo and key at once', () => {
+    const lower = analysePiece(piece.score, { ...setting, transpose: -2, pace: 0.5 });
+    expect(lower.seconds).toBe(16);
+    expect(lower.parts[0]).toMatchObject({ figures: { highest: 77 }, comfort: { above: 0 } });
+    expect(lower.parts[1]).toMatchObject({ figures: { lowest: 41 }, comfort: { below: 8 } });
+  });
+  it('is heard from any bar on, with a bar counted in, held notes too', () => {
+    const course = courseOf(piece.score);
+    const wanted = { score: piece.score, parts: piece.music, course, pace: 1, from: 1, to: 1 };
+    const { sounded, seconds, places } = pieceProgramme({ ...wanted, countIn: true });
+    expect([seconds, places]).toEqual([8, [4]]);
+    expect(sounded.filter(({ voice }) => voice === 'count').map(({ at }) => at)).toEqual([
+      0, 1, 2, 3,
+    ]);
+    expect(sounded.filter(({ voice }) => voice !== 'count')).toMatchObject([
+      { voice: 'S', midi: 67, at: 4, seconds: 4 },
+      { voice: 'B', midi: 43, at: 4, seconds: 4 },
+    ]);
+    expect(pieceProgramme({ ...wanted, countIn: false }).seconds).toBe(4);
+  });
+  it('is asked about with every line that was found', () => {
+    const { staves, guess, bars } = foundIn(piece.score);
+    expect(bars).toBe(2);
+    expect(staves.map(({ name, reading }) => [name, reading])).toEqual([
+      ['S', 'one line'],
+      ['B', 'one line'],
+    ]);
+    expect(staves[0]!.lines['one line']).toEqual([
+      {
+        id: 'P1.1/all',
+        take: '',
+        range: [67, 79],
+        notes: 3,
+        firstWords: 'slategrey stone',
+        firstBar: 1,
+      },
+    ]);
+    expect(guess.map(({ line, parts }) => [line, parts])).toEqual([
+      ['P1.1/all', ['S']],
+      ['P2.1/all', ['B']],
+    ]);
+  });
+  it('is kept bar by bar', () => {
+    const { byBar, ranges, seconds } = readingOfScore(piece.score, setting.mapping, ['S', 'B']);
+    expect(byBar).toEqual({
+      numbers: [1, 2],
+      parts: {
+        S: [
+          [67, 79],
+          [67, 67],
+        ],
+        B: [
+          [48, 48],
+          [43, 43],
+        ],
+      },
+    });
+    expect([ranges, seconds]).toEqual([{ S: [67, 79], B: [43, 48] }, 8]);
   });
 });

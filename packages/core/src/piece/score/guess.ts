@@ -1,6 +1,7 @@
 import type { MidiNote } from '../../units';
 import { isShared, linesOfStaff, notesOfLine, type Reading, type ScoreLine } from './lines';
 import { nameSays, type NameSays } from './names';
+import { partName } from './partName';
 import type { PieceScore, Staff } from './score';
 
 /** A line of a score and who sings it: nobody, one part, or several in unison. */
@@ -72,11 +73,8 @@ function unnamed(staves: readonly Staff[]): Assigned[] {
   ) {
     return staves.flatMap((staff, i) => read(staff, 'one line', [['S', 'A', 'B'].slice(i, i + 1)]));
   }
-  return staves.flatMap((staff, i) => read(staff, 'one line', [[ownName(staff, i)]]));
+  return staves.flatMap((staff, i) => read(staff, 'one line', [[partName(staff, i)]]));
 }
-
-const ownName = ({ name, abbreviation }: Staff, place: number): string =>
-  name.trim() || abbreviation.trim() || `Staff ${place + 1}`;
 
 /** The same part twice is its first and second; the same name twice gets a number. */
 function told(all: readonly Assigned[]): Assigned[] {
@@ -119,7 +117,7 @@ export function guessParts(score: PieceScore): Assigned[] {
     ? voices.flatMap(({ staff, says: said }, i) =>
         said.kind === 'parts'
           ? named(staff, said.parts)
-          : read(staff, 'one line', [[ownName(staff, i)]]),
+          : read(staff, 'one line', [[partName(staff, i)]]),
       )
     : unnamed(voices.map(({ staff }) => staff));
   return [...told(assigned), ...nobody.map((line) => ({ line, parts: [], octaveLower: false }))];

@@ -1,0 +1,242 @@
+import { partName } from './score/partName';
+import type { MidiNote, PitchRange, Seconds, Semitones } from '../units';
+import type { Metre } from '../exercise/music';
+import {
+  comfortFiguresOf,
+  figuresOf,
+  hardnessOf,
+  sungPart,
+  type BarHardness,
+  type ComfortFigures,
+  type PartFigures,
+} from './figures';
+import {
+  barNumber,
+  beatsAMinute,
+  courseOf,
+  partsOfScore,
+  type Course,
+  type Mapping,
+  type PartMusic,
+} from './music';
+import { inForce, type KeyMark, type PieceScore } from './score/score';
+import { linesOfStaff, notesOfLine, voicesOf, type Reading, type ScoreLine } from './score/lines';
+import { guessParts } from './score/guess';
+import { demandsOf, type Demand } from './skills';
+
+/** How a piece is sung: by whom, how fast, how high, on how long a breath. */
+export interface PieceSetting {
+  readonly mapping: readonly Mapping[];
+  /** The sections, the highest first. */
+  readonly sections: readonly { readonly id: string; readonly comfort: PitchRange }[];
+  /** How much faster than written. */
+  readonly pace: number;
+  /** How much higher than written. */
+  readonly transpose: Semitones;
+  /** What is comfortable on one breath. */
+  readonly phrase: Seconds;
+}
+
+/** What a piece asks of one part. */
+export interface PartAnalysis {
+  readonly part: string;
+  readonly figures: PartFigures;
+  readonly comfort: ComfortFigures;
+  /** By the written bar's place in the score. */
+  readonly hardness: readonly BarHardness[];
+  /** What is sung where it is highest. */
+  readonly highestWords: string;
+  /** Whether it sings in a written bar. */
+  readonly sings: readonly boolean[];
+}
+
+/** What a piece asks of everyone, as it is sung. */
+export interface PieceAnalysis {
+  readonly parts: readonly PartAnalysis[];
+  /** The written bars: their printed numbers and whether they count as bars of their own. */
+  readonly bars: readonly { readonly number: number; readonly counted: boolean }[];
+  readonly seconds: Seconds;
+  readonly demands: readonly Demand[];
+  /** In beats of the first metre, as written. */
+  readonly tempo: number;
+  readonly key: KeyMark | undefined;
+  readonly metre: Metre | undefined;
+}
+
+/** A part sung higher or lower than written. */
+export function transposed(music: PartMusic, by: Semitones): PartMusic {
+  if (by === 0) return music;
+  return {
+    part: music.part,
+    lines: music.lines.map((notes) => notes.map((note) => ({ ...note, midi: note.midi + by }))),
+  };
+}
+
+/** The words of the bars where a part is highest: from the syllables sung in them. */
+function wordsAt(music: PartMusic, score: PieceScore, highest: MidiNote): string {
+  const all = music.lines[0] ?? [];
+  const bar = music.lines.flat().find(({ midi }) => midi === highest)?.bar;
+  if (bar === undefined) return '';
+  const number = score.bars[bar]?.number;
+  return joinSyllables(
+    all.flatMap(({ bar: place, syllables }) =>
+      score.bars[place]?.number === number && syllables?.[0] ? [syllables[0]] : [],
+    ),
+  );
+}
+
+/** Syllables as words: those that end in a hyphen go on in the next. */
+export function joinSyllables(syllables: readonly string[]): string {
+  return syllables.reduce((words, syllable) => {
+    if (words.endsWith('-')) return words.slice(0, -1) + syllable;
+    return words === '' ? syllable : `${words} ${syllable}`;
+  }, '');
+}
+
+/** Everything a piece asks of the sections, as they sing it (docs/model.md, section 9). */
+export function analysePiece(score: PieceScore, setting: PieceSetting): PieceAnalysis {
+  const { mapping, sections, pace, transpose, phrase } = setting;
+  const course = courseOf(score, pace);
+  const musics = partsOfScore(
+    score,
+    mapping,
+    sections.map(({ id }) => id),
+  ).map((music) => transposed(music, transpose));
+  const sung = musics.map((music) => sungPart(music, course));
+  const comfortOf = (part: string) => sections.find(({ id }) => id === part)!.comfort;
+  const parts = sung.flatMap((one, i): PartAnalysis[] => {
+    const figures = figuresOf(one, score, course);
+    if (!figures) return [];
+    const comfort = comfortOf(one.part);
+    const sings = score.bars.map(() => false);
+    for (const { bar } of musics[i]!.lines.flat()) sings[bar] = true;
+    return [
+      {
+        part: one.part,
+        figures,
+        comfort: comfortFiguresOf(one, comfort, score, course),
+        hardness: hardnessOf(one, { comfort, phrase, score, course }),
+        highestWords: wordsAt(musics[i]!, score, figures.highest),
+        sings,
+      },
+    ];
+  });
+  return {
+    parts,
+    bars: score.bars.map(({ number, counted }) => ({ number, counted })),
+    seconds: course.seconds,
+    demands: demandsOf(
+      sung.map((one) => ({ sung: one, comfort: comfortOf(one.part) })),
+      phrase,
+      score,
+      course,
+    ),
+    tempo: beatsAMinute(score),
+    key: inForce(score.keys, 0),
+    metre: inForce(score.metres, 0)?.metre,
+  };
+}
+
+/** A line of a score as the director is asked about it. */
+export interface FoundLine {
+  readonly id: string;
+  /** «upper», «lower», «voice 2»; empty for a whole staff. */
+  readonly take: string;
+  readonly range: PitchRange;
+  readonly notes: number;
+  readonly firstWords: string;
+  readonly firstBar: number;
+}
+
+/** A staff with the ways it can be read. */
+export interface FoundStaff {
+  readonly id: string;
+  readonly name: string;
+  /** How it is taken to be read. */
+  readonly reading: Reading;
+  readonly lines: Readonly<Partial<Record<Reading, readonly FoundLine[]>>>;
+}
+
+/** What was found in a score, before anyone said who sings what. */
+export interface FoundScore {
+  readonly title: string;
+  readonly composer: string;
+  readonly language: string;
+  readonly bars: number;
+  readonly seconds: Seconds;
+  readonly tempo: number;
+  readonly staves: readonly FoundStaff[];
+  /** Who sings which line as far as it can be told, by the names of a mixed choir or the score's own. */
+  readonly guess: readonly Mapping[];
+  readonly warnings: PieceScore['warnings'];
+}
+
+function foundLine(line: ScoreLine, score: PieceScore): FoundLine[] {
+  const notes = notesOfLine(line);
+  const [first] = notes;
+  if (!first) return [];
+  let [low, high] = [first.midi, first.midi];
+  for (const { midi } of notes) {
+    low = Math.min(low, midi);
+    high = Math.max(high, midi);
+  }
+  const words = notes.flatMap(({ syllables }) => syllables?.[0] || []).slice(0, 8);
+  return [
+    {
+      id: line.id,
+      take: line.take === 'all' ? '' : line.take,
+      range: [low, high],
+      notes: notes.length,
+      firstWords: joinSyllables(words).replace(/-$/, ''),
+      firstBar: score.bars[first.bar]?.number ?? 0,
+    },
+  ];
+}
+
+/**
+ * What was found in a score: its staves with the lines they can be read as, and a guess.
+ * @throws RangeError when the repeat signs lead round without end
+ */
+export function foundIn(score: PieceScore): FoundScore {
+  const guess = guessParts(score);
+  return {
+    title: score.title,
+    composer: score.composer,
+    language: score.language,
+    bars: score.bars.filter(({ counted }) => counted).length,
+    seconds: courseOf(score).seconds,
+    tempo: beatsAMinute(score),
+    staves: score.staves
+      .filter(({ notes }) => notes.length > 0)
+      .map((staff, i): FoundStaff => {
+        const takes = guess.filter(({ line }) => line.staff.id === staff.id);
+        const [first] = takes;
+        const reading: Reading =
+          first?.line.take === 'upper' || first?.line.take === 'lower'
+            ? 'two parts'
+            : first?.line.take.startsWith('voice')
+              ? 'voice by voice'
+              : 'one line';
+        const read = (how: Reading) =>
+          linesOfStaff(staff, how).flatMap((line) => foundLine(line, score));
+        return {
+          id: staff.id,
+          name: partName(staff, i),
+          reading,
+          lines: {
+            'one line': read('one line'),
+            'two parts': read('two parts'),
+            ...(voicesOf(staff).length > 1 ? { 'voice by voice': read('voice by voice') } : {}),
+          },
+        };
+      }),
+    guess: guess.map(({ line, parts, octaveLower }) => ({ line: line.id, parts, octaveLower })),
+    warnings: score.warnings,
+  };
+}
+
+/** The place in the course at which a printed bar is first sung; undefined for a bar that is none. */
+export function placeOfBar(score: PieceScore, course: Course, number: number): number | undefined {
+  const place = course.bars.findIndex((_, i) => barNumber(score, course, i) === number);
+  return place >= 0 ? place : undefined;
+}
