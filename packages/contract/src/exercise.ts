@@ -1,5 +1,5 @@
 import { ages, needs, phases, purposes, shapes } from '@wide-fern/core';
-import { line } from './common';
+import { line, uuid } from './common';
 import { musicSchema } from './music';
 import { z } from './zod';
 
@@ -53,6 +53,16 @@ export const exerciseSchema = z.object({
   vowels: z.array(line(40)).min(2).max(8).optional(),
   /** Who it suits; everybody when it is not said. */
   ages: z.array(z.enum(ages)).min(1).optional(),
+  /** The piece and the printed bars it was made from. */
+  source: z
+    .object({
+      piece: uuid,
+      title: line(120),
+      fromBar: z.int().min(0).max(20_000),
+      toBar: z.int().min(0).max(20_000),
+      parts: z.array(z.string().min(1).max(8)).max(8),
+    })
+    .optional(),
   /** How the parts hand the keys on, where they share fewer than three. */
   relay: line(200).optional(),
   countIn: z.number().min(0).max(16),

@@ -67,6 +67,42 @@ export async function ask<T>(
   return (await response.json()) as T;
 }
 
+/** Fetches a file as it is. */
+export async function askFile(
+  path: string,
+  signal?: AbortSignal,
+): Promise<Uint8Array<ArrayBuffer>> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      credentials: 'same-origin',
+      ...(signal ? { signal } : {}),
+    });
+  } catch (error) {
+    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    throw unreachable();
+  }
+  if (!response.ok) throw await asError(response);
+  return new Uint8Array(await response.arrayBuffer());
+}
+
+/** Hands a file in. */
+export async function sendFile<T>(path: string, bytes: Blob): Promise<T> {
+  let response: Response;
+  try {
+    response = await fetch(`/api${path}`, {
+      method: 'POST',
+      credentials: 'same-origin',
+      body: bytes,
+      headers: { 'Content-Type': 'application/octet-stream' },
+    });
+  } catch {
+    throw unreachable();
+  }
+  if (!response.ok) throw await asError(response);
+  return (await response.json()) as T;
+}
+
 /** What to tell a person about an error of any kind. */
 export const messageOf = (error: unknown): string =>
   error instanceof ApiError

@@ -7,10 +7,13 @@ import type {
   EveningSummary,
   KeptCheck,
   Member,
+  Piece,
+  PieceSummary,
   Plan,
   Presence,
   Session,
   Singer,
+  Template,
   Voices,
 } from '@wide-fern/contract';
 import { ApiError, ask } from './client';
@@ -131,4 +134,25 @@ export const presenceQuery = (choir: string, evening: string) =>
   queryOptions({
     queryKey: ['choir', choir, 'evenings', evening, 'presence'],
     queryFn: ({ signal }) => ask<Presence>(presencePath(choir, evening), { signal }),
+  });
+
+export const piecesPath = (choir: string): string => `/choirs/${choir}/pieces`;
+export const piecePath = (choir: string, piece: string): string => `${piecesPath(choir)}/${piece}`;
+
+export const piecesQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'pieces'],
+    queryFn: ({ signal }) => ask<PieceSummary[]>(piecesPath(choir), { signal }),
+  });
+
+export const pieceQuery = (choir: string, piece: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'pieces', piece],
+    queryFn: ({ signal }) => ask<Piece>(piecePath(choir, piece), { signal }),
+  });
+
+export const templatesQuery = (choir: string) =>
+  queryOptions({
+    queryKey: ['choir', choir, 'templates'],
+    queryFn: ({ signal }) => ask<Template[]>(`/choirs/${choir}/templates`, { signal }),
   });

@@ -9,6 +9,7 @@ import { useHere } from './session';
 const places = [
   { name: 'Tonight', to: '/' },
   { name: 'Voices', to: '/voices' },
+  { name: 'Pieces', to: '/pieces' },
   { name: 'Exercises', to: '/exercises' },
 ] as const;
 

@@ -66,6 +66,14 @@ export const router = createBrowserRouter([
             lazy: page(() => import('../features/evenings/NewEveningPage')),
           },
           {
+            path: '/evenings/dates',
+            lazy: page(() => import('../features/evenings/DatesPage')),
+          },
+          {
+            path: '/evenings/:evening',
+            lazy: page(() => import('../features/evenings/EveningPage')),
+          },
+          {
             path: '/evenings/:evening/plan',
             lazy: page(() => import('../features/plan/PlanPage')),
           },
@@ -89,6 +97,20 @@ export const router = createBrowserRouter([
           {
             path: '/voices/parts',
             lazy: page(() => import('../features/voices/parts/PartsPage')),
+          },
+          { path: '/pieces', lazy: page(() => import('../features/pieces/PiecesPage')) },
+          {
+            path: '/pieces/new',
+            lazy: page(() => import('../features/pieces/form/PieceFormPage')),
+          },
+          {
+            path: '/pieces/read',
+            lazy: page(() => import('../features/pieces/read/ReadScorePage')),
+          },
+          { path: '/pieces/:piece', lazy: page(() => import('../features/pieces/PiecePage')) },
+          {
+            path: '/pieces/:piece/change',
+            lazy: page(() => import('../features/pieces/form/PieceFormPage')),
           },
           {
             path: '/exercises/:exercise?',

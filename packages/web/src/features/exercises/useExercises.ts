@@ -1,15 +1,9 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Evening, Tonight } from '@wide-fern/contract';
 import { useMemo } from 'react';
-import {
-  builtInQuery,
-  eveningQuery,
-  eveningsQuery,
-  exercisesQuery,
-  voicesQuery,
-} from '../../api/queries';
+import { builtInQuery, exercisesQuery } from '../../api/queries';
 import { useHere } from '../../app/session';
-import { nextEvening } from '../tonight/dates';
+import { useTonight } from '../tonight/useTonight';
 import { listExercises, type Listed } from './model/listed';
 
 /** Everything the place of exercises rests on. */
@@ -30,21 +24,7 @@ export function useExercises(): ExercisesData {
   const { choir } = useHere();
   const builtIn = useQuery(builtInQuery);
   const own = useQuery(exercisesQuery(choir.id));
-  const evenings = useQuery(eveningsQuery(choir.id));
-  const next = useMemo(
-    () => (evenings.data ? nextEvening(evenings.data, evenings.dataUpdatedAt) : undefined),
-    [evenings.data, evenings.dataUpdatedAt],
-  );
-  const evening = useQuery({
-    ...eveningQuery(choir.id, next?.id ?? ''),
-    enabled: next !== undefined,
-  });
-  const withoutEvening = evenings.data !== undefined && next === undefined;
-  const voices = useQuery({ ...voicesQuery(choir.id), enabled: withoutEvening });
-  const tonight = useMemo((): Tonight | undefined => {
-    if (next) return evening.data?.tonight;
-    return voices.data && { bands: voices.data.bands, needs: [] };
-  }, [next, evening.data, voices.data]);
+  const { tonight, evening, error: tonightError, retry: retryTonight } = useTonight();
   const all = useMemo(
     () =>
       builtIn.data && own.data && tonight
@@ -52,14 +32,14 @@ export function useExercises(): ExercisesData {
         : undefined,
     [builtIn.data, own.data, tonight],
   );
-  const queries = [builtIn, own, evenings, evening, voices];
-  const error = queries.find((query) => query.error)?.error;
+  const error = builtIn.error ?? own.error ?? tonightError;
   if (error && !all) {
     const retry = () => {
-      for (const query of queries) if (query.error) void query.refetch();
+      for (const query of [builtIn, own]) if (query.error) void query.refetch();
+      retryTonight();
     };
     return { kind: 'failed', error, retry };
   }
   if (!all || !tonight) return { kind: 'loading' };
-  return { kind: 'ready', all, tonight, evening: next ? evening.data : undefined };
+  return { kind: 'ready', all, tonight, evening };
 }

@@ -3,6 +3,7 @@ import { choiceLimits } from '@wide-fern/contract';
 import { programme, type Listening, type ScorePart } from '@wide-fern/core';
 import { useEffect, useMemo, useState } from 'react';
 import { QuietButton } from '../../ui/MainButton';
+import { PlainSelect } from '../../ui/PlainSelect';
 import { saveFile } from '../../ui/saveFile';
 import { Stepper } from '../../ui/Stepper';
 import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
@@ -75,25 +76,15 @@ export function Hear({
             <Box as="span" color="inkSoft">
               louder
             </Box>
-            <select
-              aria-label="Which part is louder"
+            <PlainSelect
+              label="Which part is louder"
               value={loud ?? ''}
-              style={{
-                background: 'var(--chakra-colors-sheet)',
-                border: '1px solid var(--chakra-colors-line)',
-                borderRadius: 3,
-                padding: '1px 2px',
-                fontSize: 13,
-              }}
-              onChange={(event) => setLoud(event.currentTarget.value || null)}
-            >
-              <option value="">all alike</option>
-              {parts.map(({ id, name: words }) => (
-                <option key={id} value={id}>
-                  {words}
-                </option>
-              ))}
-            </select>
+              onChange={(part) => setLoud(part || null)}
+              options={[
+                { value: '', word: 'all alike' },
+                ...parts.map(({ id, name: word }) => ({ value: id, word })),
+              ]}
+            />
           </Flex>
         )}
         <WordButton fontSize="13px" disabled={rendering === 'yes'} onClick={() => void write()}>

@@ -6,6 +6,8 @@ import { orchestra, type Orchestra } from './orchestra';
 export interface Playing {
   /** Where it is, in seconds of the programme; beyond its end when it is over. */
   readonly at: () => Seconds;
+  /** When its end sounds, on the audio clock; what goes on begins there. */
+  readonly ends: Seconds;
   readonly stop: () => void;
 }
 
@@ -21,12 +23,14 @@ export class NoSound extends Error {
 
 /**
  * Plays a programme from a moment on, scheduled on the audio clock.
+ * @param after when it begins on that clock, to go on where another one ends
  * @throws NoSound
  */
 export async function play(
   programme: Programme,
   loud: string | null,
   from: Seconds = 0,
+  after?: Seconds,
 ): Promise<Playing> {
   const tone = await import('tone');
   let player: Orchestra;
@@ -35,7 +39,8 @@ export async function play(
     await tone.start();
     if (tone.getContext().state !== 'running') throw new NoSound();
     player = orchestra(tone, programme, loud);
-    begins = tone.getContext().currentTime + ahead;
+    const soonest = tone.getContext().currentTime + ahead;
+    begins = Math.max(soonest, after ?? 0);
     player.schedule(begins, from);
   } catch {
     throw new NoSound();
@@ -43,6 +48,7 @@ export async function play(
   let stopped = false;
   return {
     at: () => from + tone.getContext().currentTime - begins,
+    ends: begins + programme.seconds - from,
     stop: () => {
       if (stopped) return;
       stopped = true;

@@ -20,6 +20,9 @@ import { DateRow } from './DateRow';
 import { nextEvening } from './dates';
 import { readiness, whenInWords } from './sentence';
 import { TonightBands } from './TonightBands';
+import { Carried } from './Carried';
+import { MusicAsks } from './MusicAsks';
+import { StillOpen } from './StillOpen';
 import { WhoIsHere } from './WhoIsHere';
 
 /** What the parts do in each segment where they do not simply sing, in words. */
@@ -149,6 +152,14 @@ function NextEvening({
           <Label mt="6px">
             {summary.name ? `${summary.name} · ` : ''}
             {dayName(summary.startsAt, choir.timeZone)} · {summary.place}
+            {mayEdit && (
+              <>
+                {' · '}
+                <WordLink fontSize="13px" to={`/evenings/${summary.id}`}>
+                  change it
+                </WordLink>
+              </>
+            )}
           </Label>
         </Box>
       </Flex>
@@ -161,37 +172,34 @@ function NextEvening({
         width={width - 2 * margin}
         accidentals={choir.accidentals}
       />
-      <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="40px" wrap="wrap">
-        <WhoIsHere evening={evening.data} mayEdit={mayEdit} accidentals={choir.accidentals} />
-        {plan.segments.length > 0 && (
-          <Box flex="1 1 380px">
-            <Box as="h2" fontWeight={650} mb="4px">
-              What the parts do
-            </Box>
-            {moves.length === 0 ? (
-              <Box>Every part sings everything, in its usual octave.</Box>
-            ) : (
-              moves.map(({ id, name, words }) => (
-                <Box key={id} mb="2px">
-                  <Name as="span">{name}</Name>
-                  <Box as="span" color="inkSoft">
-                    {' '}
+      {plan.segments.length > 0 && (
+        <Flex mt="6px" gap="24px" fontSize="13px" wrap="wrap" justify="space-between">
+          <Box flex="1 1 480px" color="inkSoft">
+            {moves.length === 0
+              ? 'Every part sings everything, in its usual octave.'
+              : moves.map(({ id, name, words }, i) => (
+                  <Box as="span" key={id}>
+                    {i > 0 && ' '}
+                    <Name as="span" color="ink">
+                      {name}:
+                    </Name>{' '}
                     {words}
                   </Box>
-                </Box>
-              ))
-            )}
+                ))}
           </Box>
-        )}
-        {plan.segments.length > 0 && (
-          <Box flex="1 1 240px">
-            <Box as="h2" fontWeight={650} mb="4px">
-              How long it takes
-            </Box>
-            <Box color="inkSoft">{endInWords(plan, start, clock)}</Box>
-            <WordLink to={`/evenings/${summary.id}/sheet/${item}`}>sheet for the stand</WordLink>
+          <Box color="inkSoft">
+            {endInWords(plan, start, clock)}{' '}
+            <WordLink fontSize="13px" to={`/evenings/${summary.id}/sheet/${item}`}>
+              sheet for the stand
+            </WordLink>
           </Box>
-        )}
+        </Flex>
+      )}
+      <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="32px" wrap="wrap">
+        <WhoIsHere evening={evening.data} mayEdit={mayEdit} accidentals={choir.accidentals} />
+        <MusicAsks evening={evening.data} accidentals={choir.accidentals} />
+        <Carried evening={evening.data} plan={plan} />
+        <StillOpen evening={evening.data} item={item} plan={plan} clock={clock.minute} mayEdit={mayEdit} />
       </Flex>
     </Box>
   );

@@ -12,8 +12,8 @@ import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 import { rangeInFigures } from '../model/words';
 import { curvePath, type PitchAxis } from './geometry';
-import { Grip } from './Grip';
-import { useDrag } from './useDrag';
+import { Grip } from '../../../ui/Grip';
+import { useDrag } from '../../../ui/useDrag';
 
 export const curveBox = { top: 26, bottom: 138, height: 158 } as const;
 

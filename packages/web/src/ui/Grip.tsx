@@ -1,4 +1,4 @@
-import { color } from '../../../ui/color';
+import { color } from './color';
 
 /** What can be dragged: a small rounded piece with two strokes. */
 export function Grip({

@@ -1,0 +1,200 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import type { Evening, PieceSummary, StoreEvening } from '@wide-fern/contract';
+import { useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
+import { ApiError, ask, messageOf } from '../../api/client';
+import { eveningQuery, piecesQuery, queryClient } from '../../api/queries';
+import { Frame } from '../../app/Frame';
+import { useHere } from '../../app/session';
+import { MainButton } from '../../ui/MainButton';
+import { Empty, Failed, Loading } from '../../ui/states';
+import { useKeptDraft } from '../../ui/useKeptDraft';
+import { Name, WordButton, WordLink } from '../../ui/words';
+import { dayName } from '../plan/model/words';
+import { Again } from './Again';
+import { EveningForm, eveningErrors } from './EveningForm';
+import { typedOf } from './model/typed';
+
+/** Planning an evening: when, where, and its agenda. */
+export default function EveningPage() {
+  const { evening: id = '' } = useParams();
+  const { choir, mayEdit } = useHere();
+  const evening = useQuery(eveningQuery(choir.id, id));
+  const pieces = useQuery(piecesQuery(choir.id));
+  const error = evening.error ?? pieces.error;
+  if (!mayEdit) {
+    return (
+      <Frame place="Tonight">
+        <Empty title="Evenings are planned by those who lead">
+          <WordLink to={`/evenings/${id}/plan`}>Look at its warm-up</WordLink>
+        </Empty>
+      </Frame>
+    );
+  }
+  return (
+    <Frame place="Tonight">
+      {evening.data && pieces.data ? (
+        <EveningEditor
+          key={`${evening.data.id} ${evening.data.version}`}
+          evening={evening.data}
+          pieces={pieces.data}
+        />
+      ) : error ? (
+        <Failed
+          message={messageOf(error)}
+          onRetry={() => {
+            void evening.refetch();
+            void pieces.refetch();
+          }}
+        />
+      ) : (
+        <Loading what="the evening" />
+      )}
+    </Frame>
+  );
+}
+
+function EveningEditor({
+  evening,
+  pieces,
+}: {
+  readonly evening: Evening;
+  readonly pieces: readonly PieceSummary[];
+}) {
+  const { account, choir } = useHere();
+  const navigate = useNavigate();
+  const [begun] = useState(() => typedOf(evening, choir.timeZone));
+  const [draft, setDraft, forget] = useKeptDraft<StoreEvening>(
+    `evening:${account.id}:${evening.id}:${evening.version}`,
+    begun,
+  );
+  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
+  const [trouble, setTrouble] = useState<string>();
+  const [isClash, setClash] = useState(false);
+  const [storing, setStoring] = useState(false);
+  const [calling, setCalling] = useState(false);
+  const isChanged = JSON.stringify(draft) !== JSON.stringify(begun);
+  const path = `/choirs/${choir.id}/evenings/${evening.id}`;
+  const refresh = () =>
+    queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+  const store = async () => {
+    const found = eveningErrors(draft);
+    setErrors(found);
+    if (Object.keys(found).length > 0) return;
+    setTrouble(undefined);
+    setStoring(true);
+    try {
+      const body = { version: evening.version, evening: draft };
+      const stored = await ask<Evening>(path, { method: 'PUT', body });
+      forget();
+      queryClient.setQueryData(eveningQuery(choir.id, evening.id).queryKey, stored);
+      await refresh();
+    } catch (error) {
+      setClash(error instanceof ApiError && error.code === 'changed_meanwhile');
+      setTrouble(messageOf(error));
+    } finally {
+      setStoring(false);
+    }
+  };
+  const callOff = async () => {
+    try {
+      await ask(path, { method: 'DELETE' });
+      forget();
+      queryClient.removeQueries({ queryKey: eveningQuery(choir.id, evening.id).queryKey });
+      await navigate('/');
+      await refresh();
+    } catch (error) {
+      setTrouble(messageOf(error));
+    }
+  };
+  const warmUp = evening.agenda.find(({ kind }) => kind === 'warm-up')?.id;
+  return (
+    <Box px={{ base: '16px', md: '40px' }} pt="14px" pb="32px" maxW="1280px">
+      <Flex align="baseline" gap="16px" wrap="wrap" mb="10px">
+        <Name as="h1" fontSize="24px">
+          {evening.name ?? 'The evening'} on {dayName(evening.startsAt, choir.timeZone)}
+        </Name>
+        {warmUp && (
+          <WordLink fontSize="13px" to={`/evenings/${evening.id}/plan/${warmUp}`}>
+            its warm-up
+          </WordLink>
+        )}
+        <WordLink fontSize="13px" to="/">
+          Tonight
+        </WordLink>
+      </Flex>
+      <form
+        noValidate
+        onSubmit={(event) => {
+          event.preventDefault();
+          void store();
+        }}
+      >
+        <EveningForm
+          evening={draft}
+          errors={errors}
+          pieces={pieces}
+          planLink={(item) => `/evenings/${evening.id}/plan/${item}`}
+          onChange={setDraft}
+        />
+        <Flex gap="16px" align="center" mt="14px" wrap="wrap">
+          <MainButton type="submit" disabled={storing || !isChanged}>
+            Keep the evening
+          </MainButton>
+          {isChanged && (
+            <WordButton
+              type="button"
+              onClick={() => {
+                setDraft(begun);
+                forget();
+                setErrors({});
+              }}
+            >
+              as it was
+            </WordButton>
+          )}
+        </Flex>
+        {trouble && (
+          <Box role="alert" color="brick" fontSize="13px" mt="6px">
+            {trouble} What you changed is still here.{' '}
+            {isClash && (
+              <WordButton
+                type="button"
+                fontSize="13px"
+                onClick={() => {
+                  forget();
+                  void queryClient.invalidateQueries({
+                    queryKey: eveningQuery(choir.id, evening.id).queryKey,
+                  });
+                }}
+              >
+                take theirs
+              </WordButton>
+            )}
+          </Box>
+        )}
+      </form>
+      <Again evening={evening} draft={draft} onDone={refresh} />
+      <Box mt="16px" fontSize="13px">
+        {calling ? (
+          <Box role="group" aria-label="Call the evening off">
+            The evening and its plans go and cannot be brought back.
+            <Flex gap="14px" mt="4px">
+              <WordButton fontSize="13px" color="brick" onClick={() => void callOff()}>
+                call it off for good
+              </WordButton>
+              <WordButton fontSize="13px" onClick={() => setCalling(false)}>
+                keep it
+              </WordButton>
+            </Flex>
+          </Box>
+        ) : (
+          <WordButton fontSize="13px" onClick={() => setCalling(true)}>
+            call the evening off
+          </WordButton>
+        )}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,53 @@
+import { Box } from '@chakra-ui/react';
+import type { Band, Piece } from '@wide-fern/contract';
+import { noteName, semitonesInWords } from '@wide-fern/core';
+import { useHere } from '../../app/session';
+import { hueOf } from '../../ui/color';
+
+/** What a piece asks by its typed notes: each part's lowest and highest, and where they leave tonight's band. */
+export function AskedByHand({
+  piece,
+  bands,
+}: {
+  readonly piece: Piece;
+  readonly bands: readonly Band[];
+}) {
+  const { choir } = useHere();
+  const { ranges, transpose } = piece.piece;
+  const asked = bands.flatMap((band, place) => {
+    const range = ranges[band.id];
+    if (!range) return [];
+    const low = range[0] + transpose;
+    const high = range[1] + transpose;
+    const above = high - band.comfort[1];
+    const below = band.comfort[0] - low;
+    const outside = [
+      above > 0 && `${semitonesInWords(above)} above tonight`,
+      below > 0 && `${semitonesInWords(below)} below tonight`,
+    ].filter((one) => one !== false);
+    return [{ band, place, low, high, outside }];
+  });
+  if (asked.length === 0) return null;
+  return (
+    <Box as="ul" listStyleType="none" mt="12px" aria-label="What each part is asked">
+      {asked.map(({ band, place, low, high, outside }) => (
+        <Box as="li" key={band.id} mb="2px">
+          <Box
+            as="span"
+            display="inline-block"
+            w="32px"
+            fontWeight={700}
+            style={{ color: hueOf(band.id, place) }}
+          >
+            {band.id}
+          </Box>
+          {noteName(low, choir.accidentals)} to {noteName(high, choir.accidentals)}
+          <Box as="span" color="inkSoft">
+            {outside.length === 0 ? ', all inside tonight' : ''}
+          </Box>
+          {outside.length > 0 && <b>, {outside.join(', ')}</b>}
+        </Box>
+      ))}
+    </Box>
+  );
+}

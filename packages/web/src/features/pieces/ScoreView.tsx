@@ -1,0 +1,174 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Band, Piece } from '@wide-fern/contract';
+import { useCallback, useMemo, useState, type ReactNode } from 'react';
+import { useHere } from '../../app/session';
+import { Label } from '../../ui/words';
+import { ChosenPanel } from './panel/ChosenPanel';
+import { HowSung } from './panel/HowSung';
+import { PartLane } from './drawing/PartLane';
+import { BarStrip, type ChosenBars } from './drawing/BarStrip';
+import { hueOf } from '../../ui/color';
+import { partFacts, pieceSentence } from './model/words';
+import { useChosenBars } from './model/useChosenBars';
+import type { Asks } from './score/messages';
+import type { ScoreWorker } from './score/scoreWorker';
+import { useAsked } from './score/useAsked';
+
+/** How a lane and its words are wide. */
+const laneWidth = 304;
+
+/** What a score asks of each part, bar by bar, and the chosen bars beneath. */
+export function ScoreView({
+  piece,
+  worker,
+  bands,
+  phrase,
+  width,
+  head,
+}: {
+  readonly piece: Piece;
+  readonly worker: ScoreWorker;
+  readonly bands: readonly Band[];
+  readonly phrase: number;
+  readonly width: number;
+  readonly head: ReactNode;
+}) {
+  const { choir } = useHere();
+  const { score, tempo: storedTempo, transpose: storedTranspose } = piece.piece;
+  const [sung, setSung] = useState<{ tempo: number | null; transpose: number }>({
+    tempo: storedTempo,
+    transpose: storedTranspose,
+  });
+  const [written, setWritten] = useState<number>();
+  const mapping = useMemo(() => score?.mapping ?? [], [score]);
+  const pace = sung.tempo !== null && written !== undefined ? sung.tempo / written : 1;
+  const setting = useMemo(
+    (): Asks['analyse']['asked'] => ({
+      mapping,
+      sections: bands.map(({ id, comfort }) => ({ id, comfort })),
+      pace,
+      transpose: sung.transpose,
+      phrase,
+    }),
+    [mapping, bands, pace, sung.transpose, phrase],
+  );
+  const { answer: analysis, error } = useAsked(worker, 'analyse', setting);
+  const { chosen, choose } = useChosenBars();
+  const [sounding, setSounding] = useState<number>();
+  const onBar = useCallback((bar: number | undefined) => setSounding(bar), []);
+  if (error) {
+    return (
+      <>
+        {head}
+        <Box role="alert">{error}</Box>
+      </>
+    );
+  }
+  if (!analysis) {
+    return (
+      <>
+        {head}
+        <Box role="status" color="inkSoft">
+          Looking through the score …
+        </Box>
+      </>
+    );
+  }
+  // The score's own tempo is known with its first answer.
+  if (written === undefined) setWritten(analysis.tempo);
+  const longest = Math.max(
+    1,
+    ...analysis.parts.flatMap(({ figures }) => Object.values(figures.histogram)),
+  );
+  const placeOf = (part: string) => bands.findIndex(({ id }) => id === part);
+  const columns = Math.max(1, Math.min(4, Math.floor(width / 290)));
+  const shown: ChosenBars | undefined = chosen && {
+    from: Math.min(chosen.from, analysis.bars.at(-1)!.number),
+    to: Math.min(chosen.to, analysis.bars.at(-1)!.number),
+  };
+  return (
+    <>
+      <Flex justify="space-between" align="baseline" gap="16px" wrap="wrap">
+        {head}
+        <HowSung piece={piece} analysis={analysis} sung={sung} onChange={setSung} />
+      </Flex>
+      <Box textStyle="name" fontSize="18px" lineHeight="26px" mb="10px" role="status">
+        {pieceSentence(analysis, bands, { phrase, accidentals: choir.accidentals })}
+      </Box>
+      <Box
+        display="grid"
+        gridTemplateColumns={`repeat(${columns}, minmax(0, ${columns === 4 ? `${laneWidth}px` : '1fr'}))`}
+        rowGap="14px"
+        mb="8px"
+      >
+        {analysis.parts.map((part, i) => {
+          const place = placeOf(part.part);
+          return (
+            <Flex
+              key={part.part}
+              gap="8px"
+              position="relative"
+              borderLeftWidth={i % columns === 0 ? 0 : '1px'}
+              pl={i % columns === 0 ? 0 : '6px'}
+            >
+              <Box
+                position="absolute"
+                left={i % columns === 0 ? 0 : '12px'}
+                top="-2px"
+                fontSize="18px"
+                fontWeight={700}
+                style={{ color: hueOf(part.part, place) }}
+                aria-hidden="true"
+              >
+                {part.part}
+              </Box>
+              <PartLane
+                part={part}
+                band={bands[place]!}
+                place={place}
+                longest={longest}
+                accidentals={choir.accidentals}
+              />
+              <Box as="ul" listStyleType="none" fontSize="13px" lineHeight="17px">
+                {partFacts(part, choir.accidentals).map(({ words, matters }) => (
+                  <Box as="li" key={words} fontWeight={matters ? 650 : 400} mb="4px">
+                    {words}
+                  </Box>
+                ))}
+                {part.highestWords && (
+                  <Box as="li" color="inkSoft" lineClamp={2}>
+                    highest on “{part.highestWords}”
+                  </Box>
+                )}
+              </Box>
+            </Flex>
+          );
+        })}
+      </Box>
+      <Label mb="2px">
+        How hard each bar is for each part. Open wedges: outside tonight’s band. On top: your own
+        marks.
+      </Label>
+      <BarStrip
+        analysis={analysis}
+        marks={piece.marks}
+        chosen={shown}
+        onChoose={choose}
+        sounding={sounding}
+        width={width}
+      />
+      <ChosenPanel
+        piece={piece}
+        worker={worker}
+        analysis={analysis}
+        bands={bands}
+        chosen={shown}
+        onChoose={choose}
+        pace={pace}
+        transpose={sung.transpose}
+        width={width}
+        onBar={onBar}
+      />
+    </>
+  );
+}

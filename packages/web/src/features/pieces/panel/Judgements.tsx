@@ -1,0 +1,271 @@
+import { Box, Flex, Input } from '@chakra-ui/react';
+import type { Judgement, JudgementBody, Piece } from '@wide-fern/contract';
+import { openTarget, purposes, type Purpose } from '@wide-fern/core';
+import { useState } from 'react';
+import { messageOf } from '../../../api/client';
+import { useHere } from '../../../app/session';
+import { MainButton } from '../../../ui/MainButton';
+import { PlainSelect } from '../../../ui/PlainSelect';
+import { Label, WordButton } from '../../../ui/words';
+import { useJudging } from '../model/changes';
+import { JudgedLine } from '../drawing/JudgedLine';
+
+const dayIn = (timeZone: string): string =>
+  new Intl.DateTimeFormat('en-CA', { timeZone }).format(Date.now());
+const dateInWords = (date: string): string =>
+  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
+    new Date(`${date}T00:00:00Z`),
+  );
+
+/** How runs of a piece were judged, skill by skill, and the judging of the next one. */
+export function Judgements({ piece }: { readonly piece: Piece }) {
+  const { choir, mayEdit } = useHere();
+  const [judging, setJudging] = useState(false);
+  const { remove } = useJudging(choir.id, piece.id);
+  const inOrder = [...piece.judgements].reverse();
+  const target = openTarget(inOrder);
+  const skills = [
+    ...new Set(piece.judgements.flatMap(({ scores }) => scores.map(({ skill }) => skill))),
+  ];
+  return (
+    <Box flex="1 1 440px" minW={0}>
+      <Box as="h2" fontWeight={650} mb="4px">
+        Runs judged
+      </Box>
+      {target ? (
+        <Box mb="6px">
+          Next target: <b>{target.skill}</b>, open since {dateInWords(target.since)}
+          {target.last !== undefined && `, last judged ${target.last} of 5`}.
+        </Box>
+      ) : (
+        piece.judgements.length > 0 && <Box mb="6px">No target is open.</Box>
+      )}
+      {skills.map((skill) => (
+        <JudgedLine
+          key={skill}
+          skill={skill}
+          runs={inOrder.map(({ judgedOn, scores }) => ({
+            date: dateInWords(judgedOn),
+            score: scores.find((one) => one.skill === skill)?.score,
+          }))}
+          isTarget={target?.skill === skill}
+        />
+      ))}
+      {piece.judgements.length === 0 && <Label>No run of it has been judged yet.</Label>}
+      {piece.judgements.length > 0 && (
+        <Box as="ul" listStyleType="none" fontSize="13px" mt="6px" maxH="180px" overflowY="auto">
+          {piece.judgements.map((one) => (
+            <JudgementLine
+              key={one.id}
+              judgement={one}
+              mayEdit={mayEdit}
+              busy={remove.isPending}
+              onRemove={() => remove.mutate(one.id)}
+            />
+          ))}
+        </Box>
+      )}
+      {remove.error && (
+        <Box role="alert" color="brick" fontSize="13px">
+          {messageOf(remove.error)}
+        </Box>
+      )}
+      {mayEdit &&
+        (judging ? (
+          <JudgeForm piece={piece} suggested={target?.skill} onDone={() => setJudging(false)} />
+        ) : (
+          <WordButton mt="6px" fontSize="13px" onClick={() => setJudging(true)}>
+            judge a run
+          </WordButton>
+        ))}
+    </Box>
+  );
+}
+
+function JudgementLine({
+  judgement,
+  mayEdit,
+  busy,
+  onRemove,
+}: {
+  readonly judgement: Judgement;
+  readonly mayEdit: boolean;
+  readonly busy: boolean;
+  readonly onRemove: () => void;
+}) {
+  const { judgedOn, by, scores, target } = judgement;
+  const said = scores.map(
+    ({ skill, score, note }) => `${skill} ${score}${note ? `, ${note}` : ''}`,
+  );
+  return (
+    <Flex as="li" gap="10px" mb="2px">
+      <Box as="span" w="52px" color="inkSoft" flexShrink={0}>
+        {dateInWords(judgedOn)}
+      </Box>
+      <Box flex="1">
+        {said.join(' · ')}
+        {target && (
+          <b>
+            {said.length > 0 ? ' · ' : ''}next: {target}
+          </b>
+        )}
+        <Box as="span" color="inkSoft">
+          {by && ` (${by})`}
+        </Box>
+      </Box>
+      {mayEdit && (
+        <WordButton
+          fontSize="13px"
+          disabled={busy}
+          aria-label={`Take the judgement of ${dateInWords(judgedOn)} away`}
+          onClick={onRemove}
+        >
+          take away
+        </WordButton>
+      )}
+    </Flex>
+  );
+}
+
+interface Row {
+  readonly skill: Purpose;
+  readonly score: number | undefined;
+  readonly note: string;
+}
+
+/** The skills to judge: those marked and judged before, and the open target first. */
+function firstRows(piece: Piece, suggested: Purpose | undefined): Row[] {
+  const skills = [
+    ...(suggested ? [suggested] : []),
+    ...piece.marks.map(({ skill }) => skill),
+    ...piece.judgements.flatMap(({ scores }) => scores.map(({ skill }) => skill)),
+  ];
+  const [first = 'legato', ...others] = [...new Set(skills)];
+  return [first, ...others].slice(0, 5).map((skill) => ({ skill, score: undefined, note: '' }));
+}
+
+/** Judging one run: each skill from 1 to 5 with a word about it, and the next target. */
+function JudgeForm({
+  piece,
+  suggested,
+  onDone,
+}: {
+  readonly piece: Piece;
+  readonly suggested: Purpose | undefined;
+  readonly onDone: () => void;
+}) {
+  const { choir } = useHere();
+  const { add } = useJudging(choir.id, piece.id);
+  const [rows, setRows] = useState(() => firstRows(piece, suggested));
+  const [target, setTarget] = useState<Purpose | ''>('');
+  const [judgedOn, setJudgedOn] = useState(() => dayIn(choir.timeZone));
+  const [missing, setMissing] = useState(false);
+  const change = (at: number, next: Partial<Row>) =>
+    setRows(rows.map((row, i) => (i === at ? { ...row, ...next } : row)));
+  const judged = rows.flatMap(({ skill, score, note }) =>
+    score === undefined ? [] : [{ skill, score, note }],
+  );
+  const more = purposes.filter((skill) => rows.every((row) => row.skill !== skill));
+  const store = () => {
+    const body: JudgementBody = { judgedOn, scores: judged, target: target || null };
+    setMissing(judged.length === 0 && target === '');
+    if (judged.length === 0 && target === '') return;
+    add.mutate(body, { onSuccess: onDone });
+  };
+  return (
+    <Box mt="8px" p="10px" bg="sheet" borderWidth="1px" fontSize="13px">
+      <Flex gap="10px" align="center" mb="6px">
+        <Label as="span">Judged on</Label>
+        <Input
+          type="date"
+          size="xs"
+          w="140px"
+          aria-label="Judged on"
+          value={judgedOn}
+          bg="sheet"
+          onChange={(event) => setJudgedOn(event.currentTarget.value)}
+        />
+        <Label as="span">1 needs much, 5 needs nothing</Label>
+      </Flex>
+      {rows.map(({ skill, score, note }, i) => (
+        <Flex key={skill} gap="8px" align="center" mb="4px" wrap="wrap">
+          <Box w="128px">{skill}</Box>
+          <Flex role="radiogroup" aria-label={`How ${skill} was`} gap="2px">
+            {[1, 2, 3, 4, 5].map((points) => (
+              <WordButton
+                key={points}
+                type="button"
+                role="radio"
+                aria-checked={score === points}
+                w="28px"
+                minH="28px"
+                fontSize="13px"
+                fontWeight={score === points ? 700 : 400}
+                bg={score === points ? 'fern' : 'transparent'}
+                color={score === points ? 'onFern' : 'ink'}
+                borderWidth="1px"
+                borderColor={score === points ? 'fern' : 'line'}
+                onClick={() => change(i, { score: score === points ? undefined : points })}
+              >
+                {points}
+              </WordButton>
+            ))}
+          </Flex>
+          <Input
+            size="xs"
+            flex="1 1 140px"
+            aria-label={`A word about ${skill}`}
+            placeholder="a word about it"
+            maxLength={400}
+            value={note}
+            bg="sheet"
+            onChange={(event) => change(i, { note: event.currentTarget.value })}
+          />
+        </Flex>
+      ))}
+      <Flex gap="12px" align="center" wrap="wrap" mt="6px">
+        {more.length > 0 && (
+          <PlainSelect
+            label="Judge another skill too"
+            value=""
+            options={[
+              { value: '', word: 'another skill …' },
+              ...more.map((skill) => ({ value: skill, word: skill })),
+            ]}
+            onChange={(skill) =>
+              skill && setRows([...rows, { skill: skill as Purpose, score: undefined, note: '' }])
+            }
+          />
+        )}
+        <Label as="span">next target</Label>
+        <PlainSelect
+          label="Next target"
+          value={target}
+          options={[
+            { value: '', word: 'none' },
+            ...purposes.map((skill) => ({ value: skill, word: skill })),
+          ]}
+          onChange={(skill) => setTarget(skill as Purpose | '')}
+        />
+      </Flex>
+      <Flex gap="12px" mt="8px" align="center">
+        <MainButton size="sm" disabled={add.isPending} onClick={store}>
+          Keep the judgement
+        </MainButton>
+        <WordButton fontSize="13px" onClick={onDone}>
+          leave it
+        </WordButton>
+      </Flex>
+      {missing && (
+        <Box role="alert" color="brick" mt="4px">
+          Judge at least one skill, or name the next target.
+        </Box>
+      )}
+      {add.error && (
+        <Box role="alert" color="brick" mt="4px">
+          {messageOf(add.error)}
+        </Box>
+      )}
+    </Box>
+  );
+}

@@ -1,0 +1,82 @@
+import type { Band } from '@wide-fern/contract';
+import {
+  partsOfChoir,
+  type FoundLine,
+  type FoundScore,
+  type FoundStaff,
+  type Mapping,
+  type Reading,
+} from '@wide-fern/core';
+
+/** How a director says who sings what: each staff read in a way, each of its lines by some parts. */
+export interface MappingDraft {
+  /** By the staff's id. */
+  readonly readings: Readonly<Record<string, Reading>>;
+  /** By the line's id. */
+  readonly parts: Readonly<Record<string, readonly string[]>>;
+  /** By the line's id: printed an octave above where it sounds. */
+  readonly octaveLower: Readonly<Record<string, boolean>>;
+}
+
+/** What is guessed, in the parts of this choir. */
+export function guessedMapping(
+  found: FoundScore,
+  bands: readonly Pick<Band, 'id'>[],
+): MappingDraft {
+  const choir = bands.map(({ id }) => id);
+  return {
+    readings: Object.fromEntries(found.staves.map(({ id, reading }) => [id, reading])),
+    parts: Object.fromEntries(
+      found.guess.map(({ line, parts }) => [
+        line,
+        [...new Set(parts.flatMap((name) => partsOfChoir(name, choir)))],
+      ]),
+    ),
+    octaveLower: Object.fromEntries(
+      found.guess.map(({ line, octaveLower }) => [line, octaveLower ?? false]),
+    ),
+  };
+}
+
+/** A mapping that was kept, as it can be said anew over the same score. */
+export function keptMapping(found: FoundScore, kept: readonly Mapping[]): MappingDraft | undefined {
+  const ids = new Set(
+    found.staves.flatMap(({ lines }) =>
+      Object.values(lines).flatMap((all) => all.map(({ id }) => id)),
+    ),
+  );
+  if (kept.length === 0 || kept.some(({ line }) => !ids.has(line))) return undefined;
+  const readingOf = (staff: FoundStaff): Reading =>
+    (Object.entries(staff.lines) as [Reading, readonly FoundLine[]][]).find(([, lines]) =>
+      lines.some(({ id }) => kept.some(({ line }) => line === id)),
+    )?.[0] ?? staff.reading;
+  return {
+    readings: Object.fromEntries(found.staves.map((staff) => [staff.id, readingOf(staff)])),
+    parts: Object.fromEntries(kept.map(({ line, parts }) => [line, parts])),
+    octaveLower: Object.fromEntries(
+      kept.map(({ line, octaveLower }) => [line, octaveLower ?? false]),
+    ),
+  };
+}
+
+/** The lines that are asked about as the staves are read now. */
+export const linesAsked = (found: FoundScore, { readings }: MappingDraft): FoundLine[] =>
+  found.staves.flatMap((staff) => [...(staff.lines[readings[staff.id] ?? staff.reading] ?? [])]);
+
+/** Who sings which line, as it is stored. */
+export const mappingOf = (
+  found: FoundScore,
+  draft: MappingDraft,
+): { line: string; parts: string[]; octaveLower: boolean }[] =>
+  linesAsked(found, draft).map(({ id }) => ({
+    line: id,
+    parts: [...(draft.parts[id] ?? [])],
+    octaveLower: draft.octaveLower[id] ?? false,
+  }));
+
+/** The ways a staff can be read, with the words they are chosen by. */
+export const readingWords: Readonly<Record<Reading, string>> = {
+  'one line': 'one line',
+  'two parts': 'two parts, upper and lower',
+  'voice by voice': 'voice by voice',
+};
