@@ -17,6 +17,7 @@ import { measureExercises } from './exercises';
 import { fourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
 import { measurePitch } from './pitch';
+import { measureScores } from './scores';
 import { measureVoices } from './voices';
 
 const worked = (
@@ -123,6 +124,15 @@ async function bench(): Promise<void> {
     say(`| from a filter to the second frame after it | ${listed.choosing.toFixed(0)} ms |`);
     say(
       `| counted beats from even, at most | ${listed.jitter === undefined ? 'not told apart' : `${listed.jitter.toFixed(2)} ms`} |`,
+    );
+    const scores = await measureScores();
+    const size = (scores.bytes / 1_000_000).toFixed(1);
+    say(
+      `| a score of 600 bars and 30,000 notes (${size} MB) read in its worker | ${(scores.read / 1000).toFixed(2)} s |`,
+    );
+    say(`| every figure of its parts, in the worker | ${(scores.analysed / 1000).toFixed(2)} s |`);
+    say(
+      `| longest task of the page’s own thread meanwhile | ${scores.longestTask === 0 ? 'none over 50 ms' : `${scores.longestTask.toFixed(0)} ms`} |`,
     );
     for (const { page, bytes } of firstLoads(webFolder(root)).slice(0, 3)) {
       say(

@@ -83,6 +83,42 @@ for (const colorScheme of ['light', 'dark'] as const) {
     expectNoComplaints(context);
   });
 
+  test(`every view of pieces and evenings is accessible, ${colorScheme}`, async ({ browser }) => {
+    test.slow();
+    const context = await newContext(browser, { colorScheme });
+    const page = await context.newPage();
+    await page.goto('/sign-in');
+    await page.getByRole('button', { name: /demo director/ }).click();
+    await expect(page.getByRole('heading', { level: 1 })).toContainText('warm-up is ready');
+    await page.getByRole('link', { name: 'change it' }).click();
+    await expect(page.getByRole('list', { name: 'Agenda' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/evenings/dates');
+    await expect(page.getByRole('button', { name: 'Write a calendar file' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/pieces');
+    await expect(page.getByRole('link', { name: /Lanterns over Slate/ })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('link', { name: /Lanterns over Slate/ }).click();
+    await expect(page.getByRole('img', { name: /^sopranos:/ })).toBeVisible();
+    await page.goto(`${page.url()}?bars=19-22`);
+    await expect(page.getByRole('button', { name: 'Make the exercise' })).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'mark trouble' }).click();
+    await page.getByRole('button', { name: 'judge a run' }).click();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'what the figures suggest' }).click();
+    await expectAccessible(page);
+    await page.getByRole('link', { name: /say anew who sings what/ }).click();
+    await page.getByRole('button', { name: /say anew/ }).click();
+    await expect(page.getByRole('list', { name: 'Lines of the score' })).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/pieces/new');
+    await expect(page.getByRole('heading', { name: 'A new piece' })).toBeVisible();
+    await expectAccessible(page);
+    expectNoComplaints(context);
+  });
+
   test(`every view of voices is accessible, ${colorScheme}`, async ({ browser }) => {
     test.slow();
     const context = await newContext(browser, { colorScheme });
@@ -143,6 +179,11 @@ test('no page is wider than its window, at the desk, on the stand and in the han
       '/exercises/four-corners',
       '/exercises/make/new',
       '/exercises/read/file',
+      '/pieces',
+      '/pieces/new',
+      '/pieces/read',
+      `/evenings/${evening.id}`,
+      '/evenings/dates',
       '/choir',
       '/evenings/new',
     ]) {

@@ -7,7 +7,7 @@ import { textOfBytes } from './text';
 const mostUnfolded = 40_000_000;
 const mostFiles = 50;
 /** Taken in pieces, so that an archive that unfolds without end is stopped early. */
-const piece = 16_384;
+const piece = 65_536;
 
 /** Unfolds an archive's files by name, and stops when it becomes too much. */
 function unfold(bytes: Uint8Array): Map<string, Uint8Array> {

@@ -60,6 +60,32 @@ describe('a score through our own export', () => {
   });
 });
 
+describe('notes that overlap in one voice', () => {
+  it('are written in layers, and bars stay as long as they are', () => {
+    fc.assert(
+      fc.property(score.filter(hasNotes), (wanted) => {
+        // Both voices of each staff in one, as a keyboard plays them.
+        const played: PieceScore = {
+          ...wanted,
+          staves: wanted.staves.map((staff) => ({
+            ...staff,
+            notes: staff.notes.map(({ syllables: _, tieStart: __, tieStop: ___, ...note }) => ({
+              ...note,
+              voice: '1',
+            })),
+            voices: staff.voices.map(() => ['1']),
+          })),
+        };
+        const read = readScore(strToU8(writeScoreXml(played)));
+        expect(read.bars).toEqual(played.bars);
+        const histograms = (of: PieceScore) =>
+          rounded(Object.entries(figures(of)).map(([part, { histogram }]) => [part, histogram]));
+        expect(histograms(read)).toEqual(histograms(played));
+      }),
+    );
+  });
+});
+
 describe('a piece sung in another key', () => {
   it('has the same figures, moved', () => {
     fc.assert(

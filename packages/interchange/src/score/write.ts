@@ -131,7 +131,7 @@ interface VoiceState {
   bound: boolean;
 }
 
-/** Notes that begin together, the longest first. */
+/** Notes that begin together; in a layer they are equally long. */
 function chordsOf(notes: readonly StaffNote[]): StaffNote[][] {
   const chords: StaffNote[][] = [];
   for (const note of notes) {
@@ -139,21 +139,12 @@ function chordsOf(notes: readonly StaffNote[]): StaffNote[][] {
     if (last && Math.abs(last[0]!.at - note.at) < near) last.push(note);
     else chords.push([note]);
   }
-  for (const chord of chords) chord.sort((a, b) => b.quarters - a.quarters || b.midi - a.midi);
   return chords;
 }
 
 /** A chord, head by head: a length that needs several is tied on in all its notes at once. */
 function chordElements(together: readonly StaffNote[], setting: Setting): Element[] {
   const [longest] = together;
-  const alike = together.every(({ quarters }) => Math.abs(quarters - longest!.quarters) < near);
-  if (!alike) {
-    return together.map((note, i) => {
-      const [written] = writtenLengths(note.quarters);
-      const head = { written: written!, first: true, last: true, inChord: i > 0 };
-      return noteElement(note, { ...head, quarters: note.quarters }, setting);
-    });
-  }
   const pieces = writtenLengths(longest!.quarters);
   return pieces.flatMap((written, piece) =>
     together.map((note, i) => {
@@ -161,6 +152,25 @@ function chordElements(together: readonly StaffNote[], setting: Setting): Elemen
       return noteElement(note, { written, quarters: quartersOf(written), ...place }, setting);
     }),
   );
+}
+
+/** Notes that would overlap in one voice, parted into layers that do not; chords stay together. */
+function layersOf(notes: readonly StaffNote[]): StaffNote[][] {
+  const layers: { notes: StaffNote[]; end: number; last: StaffNote }[] = [];
+  for (const note of notes) {
+    const fits = layers.find(
+      ({ end, last }) =>
+        note.at >= end - near ||
+        (Math.abs(note.at - last.at) < near && Math.abs(note.quarters - last.quarters) < near),
+    );
+    const end = note.at + note.quarters;
+    if (fits) {
+      fits.notes.push(note);
+      fits.end = end;
+      fits.last = note;
+    } else layers.push({ notes: [note], end, last: note });
+  }
+  return layers.map((layer) => layer.notes);
 }
 
 /** One voice of a bar: its notes with the silences between. */
@@ -327,10 +337,13 @@ function measures(score: PieceScore, staves: readonly Staff[], isFirstPart: bool
     const voices = staves.flatMap((staff, i) => {
       const here = byBar[i]!.get(place) ?? [];
       const names = staff.voices[place] ?? [];
-      return (names.length > 0 ? names : ['1']).map((voice) => {
+      return (names.length > 0 ? names : ['1']).flatMap((voice) => {
         const notes = here.filter((note) => note.voice === voice);
         const number = staves.length > 1 ? i + 1 : undefined;
-        return voiceElements(notes, bar, { voice, staff: number, key }, stateOf(`${i} ${voice}`));
+        const layers = layersOf(notes);
+        return (layers.length > 0 ? layers : [[]]).map((layer, k) =>
+          voiceElements(layer, bar, { voice, staff: number, key }, stateOf(`${i} ${voice} ${k}`)),
+        );
       });
     });
     const back = element('backup', {}, duration(bar.quarters));

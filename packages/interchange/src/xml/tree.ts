@@ -40,6 +40,12 @@ export function countOf(text: string, word: string): number {
   return count;
 }
 
+/** Whether a text is nothing but blanks and line ends. */
+function isBlank(text: string): boolean {
+  for (let i = 0; i < text.length; i += 1) if (text.charCodeAt(i) > 32) return false;
+  return true;
+}
+
 const damaged =
   'This is not a whole XML file: it breaks off or is damaged. Save it again and try once more.';
 
@@ -54,7 +60,8 @@ export function readTree(xml: string, { tags, tooMany, pass, take }: TreeLimits)
       'This file declares entities of its own, which is not safe to read. Save it again from the program that wrote it.',
     );
   }
-  if (countOf(xml, '<') > tags) refuse(tooMany);
+  // The shortest element has four letters.
+  if (xml.length / 4 > tags && countOf(xml, '<') > tags) refuse(tooMany);
   const outside: Growing = { name: '', attributes: {}, children: [], text: '' };
   const open: Growing[] = [outside];
   let now = outside;
@@ -92,7 +99,7 @@ export function readTree(xml: string, { tags, tooMany, pass, take }: TreeLimits)
   });
   const add = (text: string) => {
     // What stands between elements is only how the file is laid out.
-    if (passing === 0 && (text.length > 200 || !/^\s*$/.test(text))) now.text += text;
+    if (passing === 0 && !isBlank(text)) now.text += text;
   };
   parser.on('text', add);
   parser.on('cdata', add);

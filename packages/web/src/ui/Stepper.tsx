@@ -61,7 +61,11 @@ export function Stepper({
         onChange={(event) => setTyped(event.currentTarget.value)}
         onBlur={take}
         onKeyDown={(event) => {
-          if (event.key === 'Enter') take();
+          if (event.key === 'Enter') {
+            // Taken over here; the form around it is sent by its own button.
+            event.preventDefault();
+            take();
+          }
           if (event.key === 'Escape') setTyped(undefined);
         }}
         size="xs"

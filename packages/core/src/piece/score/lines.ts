@@ -79,14 +79,25 @@ function partBar(
   return { upper, lower };
 }
 
+interface TwoParts {
+  readonly upper: readonly StaffNote[];
+  readonly lower: readonly StaffNote[];
+}
+
+/** What was parted before: a staff does not change, and both its parts are asked for. */
+const parted = new WeakMap<Staff, TwoParts>();
+
 /**
  * Parts a staff that two parts share: by voices where a bar has two, by stems where they tell, by
  * the notes of a chord otherwise; a single note is sung by both.
  */
-export function twoParts(staff: Staff): {
-  readonly upper: readonly StaffNote[];
-  readonly lower: readonly StaffNote[];
-} {
+export function twoParts(staff: Staff): TwoParts {
+  const found = parted.get(staff) ?? partStaff(staff);
+  parted.set(staff, found);
+  return found;
+}
+
+function partStaff(staff: Staff): TwoParts {
   const [firstVoice] = voicesOf(staff);
   const upper: StaffNote[] = [];
   const lower: StaffNote[] = [];
@@ -98,9 +109,9 @@ export function twoParts(staff: Staff): {
   }
   for (const [bar, notes] of bars) {
     const voices = staff.voices[bar] ?? [];
-    const parted = partBar(notes, voices, (voice) => voice === firstVoice);
-    upper.push(...parted.upper);
-    lower.push(...parted.lower);
+    const here = partBar(notes, voices, (voice) => voice === firstVoice);
+    upper.push(...here.upper);
+    lower.push(...here.lower);
   }
   return { upper, lower };
 }
@@ -108,7 +119,11 @@ export function twoParts(staff: Staff): {
 /** Whether a staff is shared by two parts: a quarter of its bars have two voices, stems or chords of two. */
 export function isShared(staff: Staff): boolean {
   const bars = new Map<number, StaffNote[]>();
-  for (const note of staff.notes) bars.set(note.bar, [...(bars.get(note.bar) ?? []), note]);
+  for (const note of staff.notes) {
+    const bar = bars.get(note.bar);
+    if (bar) bar.push(note);
+    else bars.set(note.bar, [note]);
+  }
   let shared = 0;
   for (const notes of bars.values()) {
     const voices = new Set(notes.map(({ voice }) => voice));

@@ -5,7 +5,7 @@ import { color, hueOf } from '../../ui/color';
 import { SvgText } from '../../ui/SvgText';
 import { Label } from '../../ui/words';
 
-const lane = { width: 60, gutter: 34, height: 152, foot: 18 } as const;
+const lane = { width: 52, gutter: 32, height: 136, foot: 16 } as const;
 
 /** A letter for each piece, its first; where two begin alike, its place in the evening. */
 export function pieceLetters(titles: readonly string[]): string[] {
@@ -34,7 +34,7 @@ export function MusicAsks({
       <Box as="h2" fontWeight={650} mb="4px">
         What the music asks, over tonight’s band
       </Box>
-      <Flex gap="6px" wrap="wrap">
+      <Flex gap="4px" wrap="wrap">
         {tonight.bands.map((band, place) => {
           const asked = pieces.map(({ ranges }) => ranges[band.id]);
           const [bottom, top] = band.comfort;
@@ -56,6 +56,7 @@ export function MusicAsks({
               height={lane.height + lane.foot + 18}
               role="img"
               aria-label={said}
+              style={{ overflow: 'visible' }}
             >
               <SvgText x={lane.gutter + 2} y={11} hue={hue} size={15} weight={700}>
                 {band.id}

@@ -142,7 +142,11 @@ function NextEvening({
         >
           {sentence}
         </Name>
-        <Box flexShrink={0} textAlign={{ base: 'left', md: 'right' }}>
+        <Box
+          flexShrink={0}
+          maxW={{ base: '100%', md: '230px' }}
+          textAlign={{ base: 'left', md: 'right' }}
+        >
           <MainButton
             minW="140px"
             onClick={() => void navigate(`/evenings/${summary.id}/plan/${item}`)}
@@ -199,7 +203,13 @@ function NextEvening({
         <WhoIsHere evening={evening.data} mayEdit={mayEdit} accidentals={choir.accidentals} />
         <MusicAsks evening={evening.data} accidentals={choir.accidentals} />
         <Carried evening={evening.data} plan={plan} />
-        <StillOpen evening={evening.data} item={item} plan={plan} clock={clock.minute} mayEdit={mayEdit} />
+        <StillOpen
+          evening={evening.data}
+          item={item}
+          plan={plan}
+          clock={clock.minute}
+          mayEdit={mayEdit}
+        />
       </Flex>
     </Box>
   );

@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { scoreInWords, type AccidentalPreference, type Score } from '@wide-fern/core';
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { useWidth } from '../useSize';
+import { canBeClosed, engraveClosed } from './closed';
 import { engrave, stepOfTonic, type Engraved } from './engrave';
 import { loadMusicFont } from './fonts';
 
@@ -22,6 +23,7 @@ export default function ScoreStaff({
   accidentals,
   selected,
   onPoint,
+  closed,
 }: {
   readonly score: Score;
   readonly keyIndex?: number;
@@ -29,6 +31,8 @@ export default function ScoreStaff({
   readonly selected?: number | undefined;
   /** Makes the staff something to click: it answers where. */
   readonly onPoint?: (at: PointedAt) => void;
+  /** Four parts on two staves, with the printed numbers of the bars. */
+  readonly closed?: { readonly numbers: readonly number[] } | undefined;
 }) {
   const outer = useRef<HTMLDivElement>(null);
   const frame = useRef<HTMLDivElement>(null);
@@ -47,6 +51,11 @@ export default function ScoreStaff({
   const key = score.keys[keyIndex];
   useEffect(() => {
     if (!ready || !frame.current || !key) return;
+    if (closed && canBeClosed(score)) {
+      const { numbers } = closed;
+      engraveClosed(frame.current, { score, accidentals, width: Math.max(240, width), numbers });
+      return;
+    }
     const names = score.parts.map(({ id }) => id);
     engraved.current = engrave(frame.current, {
       score,
@@ -56,7 +65,7 @@ export default function ScoreStaff({
       selected,
       names,
     });
-  }, [ready, score, keyIndex, key, accidentals, width, selected]);
+  }, [ready, score, keyIndex, key, accidentals, width, selected, closed]);
   if (!key) return null;
   const nameOf = (id: string) => {
     const name = score.parts.find((part) => part.id === id)?.name ?? id;

@@ -54,7 +54,7 @@ const signatureNames = ['C', 'G', 'D', 'A', 'E', 'B', 'F#', 'C#'];
 const flatNames = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
 
 /** A signature as the engraver names it: by the major key that has it. */
-const signatureName = ({ signature }: SpelledKey): string =>
+export const signatureName = ({ signature }: SpelledKey): string =>
   (signature >= 0 ? signatureNames[signature] : flatNames[-signature]) ?? 'C';
 
 /**

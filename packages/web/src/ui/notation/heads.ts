@@ -34,6 +34,17 @@ export interface Setting {
   readonly selected: number | undefined;
   /** The syllables of this row, to be put on one line. */
   readonly syllables: Annotation[];
+  /** Where two parts share a staff: whose stems go up, whose go down. */
+  readonly stem?: 'up' | 'down' | undefined;
+  /** Whether its words are printed; a closed score prints them once. */
+  readonly wordless?: boolean | undefined;
+}
+
+/** Where a rest stands: in the middle, or out of the other part's way. */
+function restKey({ clef, stem }: Setting): string {
+  if (stem === undefined) return clef === 'bass' ? 'd/3' : 'b/4';
+  if (clef === 'bass') return stem === 'up' ? 'g/3' : 'a/2';
+  return stem === 'up' ? 'e/5' : 'f/4';
 }
 
 /** A pitch as the engraver takes it: «f#/5», where the clef shows it. */
@@ -53,20 +64,20 @@ const annotation = (words: string, below: boolean, italic = false): Annotation =
 
 /** One head or rest, with its syllable, its loudness and its breath. */
 export function noteOf(written: WrittenEvent, setting: Setting): StaveNote {
-  const { clef, events, selected } = setting;
+  const { clef, events, selected, stem } = setting;
   const event = events[written.event]!;
   const duration = durations[written.value] ?? 'q';
   const common = { clef: clef === 'bass' ? 'bass' : 'treble', dots: written.dots } as const;
   const rest = event.midi === null;
   const note = new StaveNote({
     ...common,
-    keys: [rest ? (clef === 'bass' ? 'd/3' : 'b/4') : keyOf(event.midi, setting)],
+    keys: [rest ? restKey(setting) : keyOf(event.midi, setting)],
     duration: rest ? `${duration}r` : duration,
-    ...(rest ? {} : { autoStem: true }),
+    ...(rest ? {} : stem ? { stemDirection: stem === 'up' ? 1 : -1 } : { autoStem: true }),
   });
   for (let i = 0; i < written.dots; i += 1) Dot.buildAndAttach([note], { all: true });
   if (!rest && written.first) {
-    if (event.syllable) {
+    if (event.syllable && !setting.wordless) {
       const syllable = annotation(event.syllable, true);
       setting.syllables.push(syllable);
       note.addModifier(syllable);
@@ -133,10 +144,10 @@ export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
   return drawn;
 }
 
-/** Puts the syllables of a row on one line, as low as the lowest has to be. */
-export function onOneLine(syllables: readonly Annotation[]): void {
+/** Puts the syllables of a row on one line: at a height (px), or as low as the lowest has to be. */
+export function onOneLine(syllables: readonly Annotation[], at?: number): void {
   const texts = syllables.flatMap((one) => one.getSVGElement()?.querySelector('text') ?? []);
-  const lowest = Math.max(...texts.map((text) => Number(text.getAttribute('y'))));
+  const lowest = at ?? Math.max(...texts.map((text) => Number(text.getAttribute('y'))));
   for (const text of texts) text.setAttribute('y', String(lowest));
 }
 

@@ -264,7 +264,15 @@ function MarkSigns({
         const next = ordered[i + 1];
         const until = next ? x((columnOf(next.fromBar) + columnOf(next.toBar) + 1) / 2) : end;
         const words = mark.note || mark.skill;
-        const fits = Math.floor((until - here - 22) / 6.2);
+        const before = ordered[i - 1];
+        const from = before
+          ? x((columnOf(before.fromBar) + columnOf(before.toBar) + 1) / 2) + 60
+          : x(0);
+        const right = Math.floor((until - here - 22) / 6.2);
+        const left = next ? 0 : Math.floor((here - from - 12) / 6.2);
+        // The last mark may have more room before it than behind it.
+        const isBefore = right < words.length && left > right;
+        const fits = isBefore ? left : right;
         const isChosen = chosen && mark.fromBar <= chosen.to && mark.toBar >= chosen.from;
         const hidden = fits < 3;
         return (
@@ -275,8 +283,9 @@ function MarkSigns({
             />
             {!hidden && (
               <SvgText
-                x={here + 8}
+                x={isBefore ? here - 8 : here + 8}
                 y={y}
+                textAnchor={isBefore ? 'end' : 'start'}
                 ink={isChosen ? 'sporeText' : 'ink'}
                 weight={isChosen ? 650 : 400}
               >

@@ -181,3 +181,13 @@ export const demandInWords = ({ kind, figure, fromBar, toBar }: Demand): string 
 /** «bars 19 to 22», «bar 7». */
 export const barsInWords = (from: number, to: number): string =>
   from === to ? `bar ${from}` : `bars ${from} to ${to}`;
+
+/** «English» for «en»; what is written out already stays as it is. */
+export function languageInWords(language: string): string {
+  if (!/^[a-z]{2,3}(-[A-Za-z0-9]+)*$/.test(language)) return language;
+  try {
+    return new Intl.DisplayNames(['en'], { type: 'language' }).of(language) ?? language;
+  } catch {
+    return language;
+  }
+}

@@ -71,6 +71,15 @@ export function ChosenPanel({
     };
   }, [mapping, bands, places, transpose]);
   const { answer: score } = useAsked(worker, 'bars', engraved);
+  const numbers = useMemo(
+    () =>
+      engraved && {
+        numbers: analysis.bars
+          .slice(engraved.places[0], engraved.places[1] + 1)
+          .map(({ number }) => number),
+      },
+    [engraved, analysis.bars],
+  );
   const beside = width >= 900;
   const mayDo = mayEdit ? acts : acts.slice(2);
   const shownAct = mayEdit ? act : 'what the figures suggest';
@@ -91,7 +100,7 @@ export function ChosenPanel({
           <Box bg="sheet" borderWidth="1px" p="8px" mt="8px" minH="180px">
             {score && (
               <Suspense fallback={<Label>Fetching the notation …</Label>}>
-                <ScoreStaff score={score} accidentals={choir.accidentals} />
+                <ScoreStaff score={score} accidentals={choir.accidentals} closed={numbers} />
               </Suspense>
             )}
             {places[1] - places[0] + 1 > mostEngraved && (

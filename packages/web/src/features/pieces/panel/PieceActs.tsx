@@ -8,6 +8,7 @@ import { useHere } from '../../../app/session';
 import { saveFile } from '../../../ui/saveFile';
 import { WordButton, WordLink } from '../../../ui/words';
 import { removePiece } from '../model/changes';
+import { languageInWords } from '../model/words';
 
 /** What else can be done with a piece: its words changed, its score read anew or handed back, thrown away. */
 export function PieceActs({ piece }: { readonly piece: Piece }) {
@@ -40,7 +41,7 @@ export function PieceActs({ piece }: { readonly piece: Piece }) {
       <Box as="h2" fontWeight={650} fontSize="15px" mb="4px">
         About it
       </Box>
-      {language && <Box>Sung in {language}.</Box>}
+      {language && <Box>Sung in {languageInWords(language)}.</Box>}
       {notes && (
         <Box whiteSpace="pre-wrap" maxW="68ch" mb="6px">
           {notes}

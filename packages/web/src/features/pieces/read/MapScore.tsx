@@ -27,6 +27,7 @@ import {
   linesAsked,
   mappingOf,
   readingWords,
+  withParts,
   type MappingDraft,
 } from './mappingModel';
 import { WarningList } from './WarningList';
@@ -142,7 +143,7 @@ export function MapScore({
                   bands={bands}
                   parts={parts[line.id] ?? []}
                   lower={octaveLower[line.id] ?? false}
-                  onParts={(next) => setDraft({ ...draft, parts: { ...parts, [line.id]: next } })}
+                  onParts={(next) => setDraft(withParts(draft, line.id, next, bands))}
                   onLower={(next) =>
                     setDraft({ ...draft, octaveLower: { ...octaveLower, [line.id]: next } })
                   }

@@ -39,7 +39,15 @@ export default function ReadScorePage() {
   const [state, setState] = useState<State>({ kind: 'none' });
   const worker = useRef<ScoreWorker>(undefined);
   const input = useRef<HTMLInputElement>(null);
-  useEffect(() => () => worker.current?.end(), []);
+  // A worker stands ready before a file is chosen: fetching it takes time too.
+  const spare = useRef<ScoreWorker>(undefined);
+  useEffect(() => {
+    spare.current = new ScoreWorker();
+    return () => {
+      worker.current?.end();
+      spare.current?.end();
+    };
+  }, []);
 
   const open = async (
     called: string,
@@ -47,7 +55,8 @@ export default function ReadScorePage() {
     file: File | undefined,
   ) => {
     worker.current?.end();
-    const mine = new ScoreWorker();
+    const mine = spare.current ?? new ScoreWorker();
+    spare.current = new ScoreWorker();
     worker.current = mine;
     setName(called);
     setState({ kind: 'reading', share: 0 });

@@ -80,3 +80,18 @@ export const readingWords: Readonly<Record<Reading, string>> = {
   'two parts': 'two parts, upper and lower',
   'voice by voice': 'voice by voice',
 };
+
+/** Who sings a line, said anew: only low voices read an octave above where they sound. */
+export function withParts(
+  draft: MappingDraft,
+  line: string,
+  parts: readonly string[],
+  bands: readonly Pick<Band, 'id' | 'octave'>[],
+): MappingDraft {
+  const isLow = bands.some(({ id, octave }) => octave < 0 && parts.includes(id));
+  return {
+    ...draft,
+    parts: { ...draft.parts, [line]: parts },
+    octaveLower: isLow ? draft.octaveLower : { ...draft.octaveLower, [line]: false },
+  };
+}

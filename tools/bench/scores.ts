@@ -1,0 +1,145 @@
+/// <reference lib="dom" />
+/** A score of 80 pages: how long it takes to be read and analysed in its worker, and what the page feels of it. */
+import type { PieceScore, StaffNote } from '@wide-fern/core';
+import { compress, writeScoreXml } from '@wide-fern/interchange';
+import type { Page } from 'playwright-core';
+import { newChoir, onServer } from './browser';
+import { median } from './median';
+
+const bars = 600;
+const names = ['Soprano I', 'Soprano II', 'Alto', 'Tenor', 'Bass I', 'Bass II'];
+const perBar = [8, 8, 9, 9, 8, 8];
+
+/** Six parts of 600 bars with 30,000 notes, words under each. */
+export function longScore(): PieceScore {
+  const syllables = ['slate', 'lan-', 'tern', 'wa-', 'ter'];
+  return {
+    title: 'Eighty pages',
+    composer: '',
+    language: 'en',
+    bars: Array.from({ length: bars }, (_, i) => ({ number: i + 1, counted: true, quarters: 4 })),
+    staves: names.map((name, part) => {
+      const count = perBar[part]!;
+      const notes = Array.from({ length: bars * count }, (_, i): StaffNote => {
+        const place = i % count;
+        // Nine notes are an eighth parted in two and seven more.
+        const quarters = count === 9 ? (place < 2 ? 0.25 : 0.5) : 0.5;
+        const at = count === 9 ? (place < 2 ? place * 0.25 : (place - 1) * 0.5) : place * 0.5;
+        return {
+          bar: Math.floor(i / count),
+          at,
+          quarters,
+          midi: 69 - part * 4 + ((i * 7 + part) % 12),
+          voice: '1',
+          stem: i % 2 === 0 ? 'up' : 'down',
+          syllables: [syllables[i % syllables.length]!],
+        };
+      });
+      return {
+        id: `P${part + 1}.1`,
+        name,
+        abbreviation: '',
+        clef:
+          part === 3
+            ? ('octave-treble' as const)
+            : part > 3
+              ? ('bass' as const)
+              : ('treble' as const),
+        ofStaves: 1,
+        notes,
+        voices: Array.from({ length: bars }, () => ['1']),
+      };
+    }),
+    tempos: [{ bar: 0, at: 0, tempo: 84 }],
+    keys: [{ bar: 0, fifths: -2, mode: 'major' }],
+    metres: [{ bar: 0, metre: { beats: 4, unit: 4 } }],
+    warnings: [],
+  };
+}
+
+interface Watched {
+  asked: Record<string, number>;
+  answered: Record<string, number>;
+  longest: number;
+}
+
+/** Notes when a worker is asked and answers, and the longest task of the page's own thread. */
+async function watch(page: Page): Promise<void> {
+  await page.addInitScript(() => {
+    const watched: Watched = { asked: {}, answered: {}, longest: 0 };
+    (globalThis as unknown as { watched: Watched }).watched = watched;
+    const post = Worker.prototype.postMessage as (this: Worker, data: unknown) => void;
+    Worker.prototype.postMessage = function (this: Worker, data: unknown) {
+      const { id, word } = data as { id: number; word: string };
+      watched.asked[word] = performance.now();
+      this.addEventListener('message', (event: MessageEvent<{ id: number; kind: string }>) => {
+        if (event.data.id === id && event.data.kind === 'answer') {
+          watched.answered[word] ??= performance.now();
+        }
+      });
+      post.call(this, data);
+    };
+    new PerformanceObserver((list) => {
+      for (const { duration } of list.getEntries()) {
+        watched.longest = Math.max(watched.longest, duration);
+      }
+    }).observe({ type: 'longtask' });
+  });
+}
+
+const spent = (page: Page, word: string): Promise<number> =>
+  page.evaluate((name) => {
+    const { asked, answered } = (globalThis as unknown as { watched: Watched }).watched;
+    return answered[name]! - asked[name]!;
+  }, word);
+const longestTask = (page: Page): Promise<number> =>
+  page.evaluate(() => (globalThis as unknown as { watched: Watched }).watched.longest);
+
+export interface ScoreFigures {
+  /** Milliseconds in the worker, from the file's bytes to what was found. */
+  readonly read: number;
+  /** From what was found to every figure of every part. */
+  readonly analysed: number;
+  /** The longest task of the page's own thread meanwhile; 0 when none was over 50 ms. */
+  readonly longestTask: number;
+  readonly bytes: number;
+}
+
+/** Measures on the built application: the median of five readings. */
+export const measureScores = (): Promise<ScoreFigures> =>
+  onServer(async (browser, address) => {
+    const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+    await newChoir(context, address);
+    const xml = writeScoreXml(longScore());
+    const buffer = Buffer.from(compress(xml));
+    const read: number[] = [];
+    const analysed: number[] = [];
+    const longest: number[] = [];
+    const page = await context.newPage();
+    await watch(page);
+    for (let turn = 0; turn < 5; turn += 1) {
+      await page.goto(`${address}/pieces/read`);
+      await page.getByText('or drop one here').waitFor();
+      // The page itself is here, and its worker fetched.
+      await page.waitForLoadState('networkidle');
+      await page.evaluate(() => {
+        (globalThis as unknown as { watched: Watched }).watched.longest = 0;
+      });
+      await page
+        .getByLabel('Score to read')
+        .setInputFiles({ name: 'long.mxl', mimeType: 'application/zip', buffer });
+      await page.getByRole('list', { name: 'Lines of the score' }).waitFor();
+      read.push(await spent(page, 'open'));
+      longest.push(await longestTask(page));
+      await page.getByRole('button', { name: 'Keep the piece' }).click();
+      await page.getByRole('group', { name: /^How hard each bar is/ }).waitFor({ timeout: 60_000 });
+      analysed.push(await spent(page, 'analyse'));
+      // What is drawn then is the whole strip; reading and reckoning are what the worker does.
+    }
+    return {
+      read: median(read),
+      analysed: median(analysed),
+      longestTask: median(longest),
+      bytes: xml.length,
+    };
+  });
