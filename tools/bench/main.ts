@@ -134,6 +134,7 @@ async function bench(): Promise<void> {
     say(
       `| longest task of the page’s own thread meanwhile | ${scores.longestTask === 0 ? 'none over 50 ms' : `${scores.longestTask.toFixed(0)} ms`} |`,
     );
+    say(`| the longest one afterwards, drawing what was found | ${scores.drawing.toFixed(0)} ms |`);
     for (const { page, bytes } of firstLoads(webFolder(root)).slice(0, 3)) {
       say(
         `| first load of ${page}, gzip (limit ${firstLoadLimit / 1000} kB) | ${Math.round(bytes / 1000)} kB |`,

@@ -60,15 +60,19 @@ export function longScore(): PieceScore {
 interface Watched {
   asked: Record<string, number>;
   answered: Record<string, number>;
-  longest: number;
+  /** Tasks of the page's own thread over 50 ms: when they began and how long they were. */
+  long: [from: number, ms: number][];
 }
 
 /** Notes when a worker is asked and answers, and the longest task of the page's own thread. */
 async function watch(page: Page): Promise<void> {
   await page.addInitScript(() => {
-    const watched: Watched = { asked: {}, answered: {}, longest: 0 };
+    const watched: Watched = { asked: {}, answered: {}, long: [] };
     (globalThis as unknown as { watched: Watched }).watched = watched;
-    const post = Worker.prototype.postMessage as (this: Worker, data: unknown) => void;
+    const post = Reflect.get(Worker.prototype, 'postMessage') as (
+      this: Worker,
+      data: unknown,
+    ) => void;
     Worker.prototype.postMessage = function (this: Worker, data: unknown) {
       const { id, word } = data as { id: number; word: string };
       watched.asked[word] = performance.now();
@@ -80,8 +84,8 @@ async function watch(page: Page): Promise<void> {
       post.call(this, data);
     };
     new PerformanceObserver((list) => {
-      for (const { duration } of list.getEntries()) {
-        watched.longest = Math.max(watched.longest, duration);
+      for (const { startTime, duration } of list.getEntries()) {
+        watched.long.push([startTime, duration]);
       }
     }).observe({ type: 'longtask' });
   });
@@ -92,8 +96,16 @@ const spent = (page: Page, word: string): Promise<number> =>
     const { asked, answered } = (globalThis as unknown as { watched: Watched }).watched;
     return answered[name]! - asked[name]!;
   }, word);
-const longestTask = (page: Page): Promise<number> =>
-  page.evaluate(() => (globalThis as unknown as { watched: Watched }).watched.longest);
+/** The longest task of the page's thread that began while the worker was reading, or from then on. */
+const longestTask = (page: Page, when: 'reading' | 'after'): Promise<number> =>
+  page.evaluate((which) => {
+    const { asked, answered, long } = (globalThis as unknown as { watched: Watched }).watched;
+    const ends = answered.open!;
+    const chosen = long.filter(([from]) =>
+      which === 'reading' ? from >= asked.open! && from < ends : from >= ends,
+    );
+    return Math.max(0, ...chosen.map(([, ms]) => ms));
+  }, when);
 
 export interface ScoreFigures {
   /** Milliseconds in the worker, from the file's bytes to what was found. */
@@ -102,6 +114,8 @@ export interface ScoreFigures {
   readonly analysed: number;
   /** The longest task of the page's own thread meanwhile; 0 when none was over 50 ms. */
   readonly longestTask: number;
+  /** The longest one afterwards, when what was found is drawn. */
+  readonly drawing: number;
   readonly bytes: number;
 }
 
@@ -115,6 +129,7 @@ export const measureScores = (): Promise<ScoreFigures> =>
     const read: number[] = [];
     const analysed: number[] = [];
     const longest: number[] = [];
+    const drawn: number[] = [];
     const page = await context.newPage();
     await watch(page);
     for (let turn = 0; turn < 5; turn += 1) {
@@ -122,15 +137,13 @@ export const measureScores = (): Promise<ScoreFigures> =>
       await page.getByText('or drop one here').waitFor();
       // The page itself is here, and its worker fetched.
       await page.waitForLoadState('networkidle');
-      await page.evaluate(() => {
-        (globalThis as unknown as { watched: Watched }).watched.longest = 0;
-      });
       await page
         .getByLabel('Score to read')
         .setInputFiles({ name: 'long.mxl', mimeType: 'application/zip', buffer });
       await page.getByRole('list', { name: 'Lines of the score' }).waitFor();
       read.push(await spent(page, 'open'));
-      longest.push(await longestTask(page));
+      longest.push(await longestTask(page, 'reading'));
+      drawn.push(await longestTask(page, 'after'));
       await page.getByRole('button', { name: 'Keep the piece' }).click();
       await page.getByRole('group', { name: /^How hard each bar is/ }).waitFor({ timeout: 60_000 });
       analysed.push(await spent(page, 'analyse'));
@@ -140,6 +153,7 @@ export const measureScores = (): Promise<ScoreFigures> =>
       read: median(read),
       analysed: median(analysed),
       longestTask: median(longest),
+      drawing: median(drawn),
       bytes: xml.length,
     };
   });

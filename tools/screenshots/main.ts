@@ -46,6 +46,27 @@ const openCheck = async (page: Page): Promise<void> => {
 
 const pictures: readonly Picture[] = [
   { name: 'tonight', size: 'desk', show: () => Promise.resolve() },
+  {
+    name: 'evening',
+    size: 'desk',
+    show: async (page) => {
+      await page.getByRole('link', { name: 'change it' }).click();
+      await page.getByRole('list', { name: 'Agenda' }).waitFor();
+    },
+  },
+  {
+    name: 'piece',
+    size: 'desk',
+    whole: true,
+    show: async (page) => {
+      await page.getByRole('link', { name: 'Pieces' }).click();
+      await page.getByRole('link', { name: /Lanterns over Slate/ }).click();
+      await page.getByRole('group', { name: /^How hard each bar is/ }).waitFor();
+      await page.goto(`${page.url()}?bars=19-22`);
+      await page.getByRole('button', { name: 'Make the exercise' }).waitFor();
+      await page.locator('.vf-stavenote').first().waitFor();
+    },
+  },
   { name: 'plan', size: 'desk', show: (page) => openPlan(page, 'Slate steps') },
   {
     name: 'plan-stand',

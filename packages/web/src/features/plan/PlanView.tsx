@@ -230,6 +230,7 @@ export function PlanView({
           <Suspense fallback={<Loading what="the shelf" />}>
             <Shelf
               tonight={document.tonight}
+              wishes={evening.wishes}
               accidentals={accidentals}
               onTake={take}
               onClose={() => {

@@ -1,6 +1,6 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { Exercise, Tonight } from '@wide-fern/contract';
+import type { Exercise, Tonight, Wish } from '@wide-fern/contract';
 import {
   computeSegment,
   isPitched,
@@ -63,11 +63,14 @@ function useShelved() {
 /** Where exercises wait: by phase, a line each; taking one adds it where its phase belongs. */
 export default function Shelf({
   tonight,
+  wishes,
   accidentals,
   onTake,
   onClose,
 }: {
   readonly tonight: Tonight;
+  /** What judged runs of pieces ask for. */
+  readonly wishes: readonly Wish[];
   readonly accidentals: AccidentalPreference;
   readonly onTake: (exercise: Exercise) => void;
   readonly onClose: () => void;
@@ -127,6 +130,21 @@ export default function Shelf({
           back to the bench
         </WordButton>
       </Flex>
+      {wishes.length > 0 && (
+        <Flex gap="14px" wrap="wrap" fontSize="13px" mb="6px">
+          <Label as="span">wished for</Label>
+          {wishes.slice(0, 3).map(({ piece, title, skill }) => (
+            <Box as="span" key={piece}>
+              <WordButton fontSize="13px" onClick={() => setWords(skill)}>
+                {skill}
+              </WordButton>{' '}
+              <Box as="span" color="inkSoft">
+                for “{title}”
+              </Box>
+            </Box>
+          ))}
+        </Flex>
+      )}
       {error && (
         <Box role="alert" fontSize="13px" color="brick" mb="6px">
           {messageOf(error)} What is on this device is shown.{' '}

@@ -56,7 +56,7 @@ export default function ReadScorePage() {
   ) => {
     worker.current?.end();
     const mine = spare.current ?? new ScoreWorker();
-    spare.current = new ScoreWorker();
+    spare.current = undefined;
     worker.current = mine;
     setName(called);
     setState({ kind: 'reading', share: 0 });

@@ -27,7 +27,13 @@ const musicsOf = (mapping: readonly Mapping[], parts: readonly string[], transpo
 
 const answers: { [W in Word]: (asked: Asks[W]['asked'], id: number) => Asks[W]['answer'] } = {
   open: ({ bytes }, id) => {
-    held = readScore(bytes, (share) => say({ id, kind: 'progress', share: share * 0.9 }));
+    let told = 0;
+    held = readScore(bytes, (share) => {
+      // A page that draws every bar's progress is busy with nothing else.
+      if (share - told < 0.05) return;
+      told = share;
+      say({ id, kind: 'progress', share: share * 0.9 });
+    });
     return foundIn(held);
   },
   reading: ({ mapping, parts }) => readingOfScore(score(), mapping, parts),

@@ -28,14 +28,10 @@ export function usePieceScore(choir: string, piece: Piece): PieceScoreState {
     const worker = new ScoreWorker();
     const stop = new AbortController();
     const where = { file, turn };
-    let shown = 0;
     const read = async () => {
       try {
         const bytes = await askFile(`${piecePath(choir, id)}/score-file`, stop.signal);
         await worker.open(bytes, (share) => {
-          // A page that draws every hundredth is busy with nothing else.
-          if (share - shown < 0.1) return;
-          shown = share;
           setFound({ ...where, kind: 'reading', share });
         });
         setFound({ ...where, kind: 'ready', worker });
