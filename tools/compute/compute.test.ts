@@ -96,7 +96,7 @@ describe('npm run compute', () => {
   it('says what can be asked', () => {
     const { status, stderr } = compute('everything', []);
     expect(status).toBe(2);
-    expect(stderr).toContain('ladder, chord, comfort, notes, suggest-part, time, pitch');
+    expect(stderr).toContain('ladder, chord, comfort, notes, suggest-part, time, piece, pitch');
   });
 
   it('voices a chord on given roots, or names the root that cannot be', () => {
@@ -160,6 +160,56 @@ describe('npm run compute', () => {
     expect(answers[1]?.error).toMatch(/inside the reach/);
   });
 
+  it('says what a score asks of each part, as guessed without help', () => {
+    const folder = mkdtempSync(join(tmpdir(), 'piece-'));
+    const note = (step: string, octave: number, duration: number) =>
+      `<note><pitch><step>${step}</step><octave>${octave}</octave></pitch><duration>${duration}</duration></note>`;
+    const bar = (number: number, inside: string, more = '') =>
+      `<measure number="${number}" ${more}>${inside}</measure>`;
+    const head =
+      '<attributes><divisions>1</divisions><time><beats>4</beats><beat-type>4</beat-type></time></attributes>';
+    const score = [
+      '<score-partwise><part-list><score-part id="P1"><part-name>Sopran</part-name></score-part></part-list>',
+      '<part id="P1">',
+      bar(0, `${head}<sound tempo="60"/>${note('G', 4, 1)}`, 'implicit="yes"'),
+      bar(1, `${note('C', 5, 2)}${note('E', 5, 2)}`),
+      bar(2, `${note('D', 5, 4)}<barline><repeat direction="backward"/></barline>`),
+      '</part></score-partwise>',
+    ].join('');
+    try {
+      const file = join(folder, 'score.musicxml');
+      writeFileSync(file, score);
+      // A pick-up of a second and two bars of four, sung twice without a rest.
+      expect(compute('piece', [], file)).toMatchObject({
+        status: 0,
+        answers: [
+          {
+            parts: {
+              S: {
+                lowest: 67,
+                highest: 76,
+                lowestBar: 0,
+                highestBar: 1,
+                histogram: { 67: 2, 72: 4, 74: 8, 76: 4 },
+                longestPhraseSeconds: 18,
+                // G and the three notes after it last 1 + 2 + 2 + 4 seconds, and so do all others.
+                fastestRunNotesPerSecond: 0.444444,
+                widestLeap: 7,
+              },
+            },
+            bars: 2,
+            seconds: 18,
+            warnings: [],
+          },
+        ],
+      });
+      writeFileSync(file, score.slice(0, 200));
+      expect(compute('piece', [], file)).toMatchObject({ status: 2 });
+      expect(compute('piece', [], file).answers[0]?.error).toMatch(/breaks off/);
+    } finally {
+      rmSync(folder, { recursive: true, force: true });
+    }
+  });
   it('hears what is sung in a file', () => {
     const folder = mkdtempSync(join(tmpdir(), 'pitch-'));
     try {

@@ -10,7 +10,7 @@ test('from the door to a sheet for the stand', async ({ browser }) => {
 
   // Tonight: the sentence, the evening, one main act.
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
-    /warm-up is ready: 14 minutes, in your singers’ reach, up to the F5 that “Lanterns over Slate” needs/,
+    /warm-up is ready: 14 minutes, in your singers’ reach, up to the G4 that “Lanterns over Slate” needs/,
   );
   await page.getByRole('button', { name: 'Open the plan' }).click();
 
@@ -21,18 +21,21 @@ test('from the door to a sheet for the stand', async ({ browser }) => {
   const atFirst = await segmentNames(page);
   expect(atFirst).toContain('Slate steps');
 
-  // Why these keys, and what each part does.
+  // One segment reaches what the music needs; another says why its keys, and what each part does.
+  await segment(page, 'Pulley').click();
+  await expect(page.getByRole('region', { name: 'Bench: Pulley' })).toContainText(
+    'Reaches the G4 that “Lanterns over Slate” needs.',
+  );
   await segment(page, 'Slate steps').click();
   const bench = page.getByRole('region', { name: 'Bench: Slate steps' });
-  await expect(bench).toContainText('Reaches the F5 that “Lanterns over Slate” needs.');
-  await expect(bench).toContainText('Sopranos and tenors rest from A to B.');
-  await expect(bench.getByRole('status')).toHaveText('Best start A.');
+  await expect(bench).toContainText('Sopranos and tenors rest at B♭ and B.');
+  await expect(bench.getByRole('status')).toHaveText('Best start B♭.');
 
   // Another start is allowed, and says what it costs.
   await bench.getByRole('button', { name: 'Start on C', exact: true }).click();
-  await expect(bench.getByRole('status')).toContainText(/Start C costs \d+ points more than A \(/);
+  await expect(bench.getByRole('status')).toContainText(/Start C costs \d+ points more than B♭ \(/);
   await bench.getByRole('button', { name: /take the best/ }).click();
-  await expect(bench.getByRole('status')).toHaveText('Best start A.');
+  await expect(bench.getByRole('status')).toHaveText('Best start B♭.');
 
   // Fewer keys, another tempo, another way: everything follows at once.
   await bench.getByRole('button', { name: '− one key' }).click();

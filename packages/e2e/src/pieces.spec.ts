@@ -160,7 +160,7 @@ test('a closed score is read, put right, marked, made into an exercise and plann
 
   // In tonight's plan like any other, with what the mark named.
   await page.goto(`/evenings/${evening.id}/plan`);
-  await page.getByRole('button', { name: 'open the shelf' }).click();
+  await page.getByRole('button', { name: 'Add an exercise' }).click();
   await page.getByRole('button', { name: /Add Cold, bars 9 to 11/ }).click();
   await expect(page.getByRole('region', { name: 'Bench: Cold, bars 9 to 11' })).toContainText(
     'This is bars 9 to 11 of “Cold Iron, Warm Hands”',

@@ -37,12 +37,20 @@ export function Frame({
         flexShrink={0}
       >
         <Flex as="span" align="center" gap="12px" minW={0}>
-          <Mark />
+          <Box as="span" hideBelow="sm">
+            <Mark />
+          </Box>
           <Name fontSize="18px" truncate hideBelow="md">
             {choir.name}
           </Name>
         </Flex>
-        <Flex as="nav" aria-label="Places" gap="28px" h="100%">
+        <Flex
+          as="nav"
+          aria-label="Places"
+          gap={{ base: '12px', md: '28px' }}
+          h="100%"
+          fontSize={{ base: '13px', md: '15px' }}
+        >
           {places.map(({ name, to }) => (
             <Box
               key={name}

@@ -30,6 +30,16 @@ export function WordsOf({
   const nameOf = (id: string) => all.find((one) => one.exercise.id === id)?.exercise.name;
   return (
     <Box as="dl" fontSize="13px" mt="12px" maxW="78ch">
+      {exercise.source && (
+        <WordRow width="76px" label="From">
+          <WordLink
+            fontSize="13px"
+            to={`/pieces/${exercise.source.piece}?bars=${exercise.source.fromBar}-${exercise.source.toBar}`}
+          >
+            bars {exercise.source.fromBar} to {exercise.source.toBar} of “{exercise.source.title}”
+          </WordLink>
+        </WordRow>
+      )}
       {exercise.steps.length > 0 && (
         <WordRow width="76px" label="Steps">
           {exercise.steps.join(' ')}

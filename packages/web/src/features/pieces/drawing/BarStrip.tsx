@@ -4,6 +4,7 @@ import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import { color, hueOf } from '../../../ui/color';
 import { Grip } from '../../../ui/Grip';
 import { SvgText } from '../../../ui/SvgText';
+import type { Choosing } from '../model/useChosenBars';
 import { barsInWords } from '../model/words';
 import { columnsOf, heightOf, strip, type Column } from './geometry';
 
@@ -17,7 +18,7 @@ interface StripProps {
   readonly analysis: PieceAnalysis;
   readonly marks: readonly PieceMark[];
   readonly chosen: ChosenBars | undefined;
-  readonly onChoose: (bars: ChosenBars) => void;
+  readonly onChoose: (bars: Choosing) => void;
   /** The bar that sounds. */
   readonly sounding: number | undefined;
   readonly width: number;
@@ -58,11 +59,14 @@ export function BarStrip({ analysis, marks, chosen, onChoose, sounding, width }:
   const right = chosen ? x(columnOf(chosen.to) + 1) : 0;
   const edge = (end: 'from' | 'to') => {
     if (!chosen) return null;
-    const move = (by: number) => {
-      const bar = columns[Math.min(columns.length - 1, Math.max(0, columnOf(chosen[end]) + by))]!;
-      if (end === 'from') onChoose({ from: Math.min(bar.from, chosen.to), to: chosen.to });
-      else onChoose({ from: chosen.from, to: Math.max(bar.to, chosen.from) });
-    };
+    const move = (by: number) =>
+      onChoose((was) => {
+        const at = columnOf(was[end]) + by;
+        const bar = columns[Math.min(columns.length - 1, Math.max(0, at))]!;
+        return end === 'from'
+          ? { from: Math.min(bar.from, was.to), to: was.to }
+          : { from: was.from, to: Math.max(bar.to, was.from) };
+      });
     const keys = (event: KeyboardEvent) => {
       const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -4, PageDown: 4 }[event.key];
       if (by === undefined) return;

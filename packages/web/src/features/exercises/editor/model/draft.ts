@@ -36,6 +36,8 @@ export interface Draft {
   readonly needs: readonly Need[];
   readonly ages: readonly Age[];
   readonly relay: string;
+  /** The piece and bars it is from; nothing anybody types. */
+  readonly source: Exercise['source'];
   readonly vowels: string;
   readonly cautions: readonly string[];
   readonly countIn: number;
@@ -98,6 +100,7 @@ export const emptyDraft: Draft = {
   needs: [],
   ages: [],
   relay: '',
+  source: undefined,
   vowels: '',
   cautions: [],
   countIn: 4,
@@ -199,6 +202,7 @@ export function draftOf(exercise: Exercise): Draft {
     watchFor: watchFor.join('\n'),
     ages: ages ?? [],
     relay: relay ?? '',
+    source: same.source,
     vowels: vowels?.join(' ') ?? '',
     keys,
     ...usual,

@@ -26,6 +26,18 @@ describe('an exercise that is made', () => {
       expect([...cautions].sort()).toEqual([...before].sort());
     },
   );
+  it('stays linked to the piece it is from', () => {
+    const source = {
+      piece: '00000000-0000-4000-8000-000000000000',
+      title: 'Slate',
+      fromBar: 3,
+      toBar: 4,
+      parts: ['S'],
+    };
+    const linked = { ...exercises.find(({ id }) => id === 'narrow-hum')!, source };
+    const made = exerciseOf(draftOf(linked), linked.id, 2);
+    expect(made.kind === 'made' && made.made.source).toEqual(source);
+  });
   it('says field by field what is missing or wrong', () => {
     expect(wrongs({})).toEqual({});
     expect(wrongs({ name: ' ' })).toEqual({

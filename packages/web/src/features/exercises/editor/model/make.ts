@@ -179,6 +179,7 @@ export function exerciseOf(draft: Draft, id: string, version: number): Made<Exer
     ...(draft.keys ? { keys: draft.keys } : {}),
     ...(draft.ages.length > 0 ? { ages: [...draft.ages] } : {}),
     ...(draft.relay.trim() === '' ? {} : { relay: draft.relay }),
+    ...(draft.source ? { source: draft.source } : {}),
     ...(vowels.length >= 2 ? { vowels } : {}),
   };
   const checked = exerciseSchema.safeParse(whole);
