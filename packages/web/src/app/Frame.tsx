@@ -13,6 +13,14 @@ const places = [
   { name: 'Exercises', to: '/exercises' },
 ] as const;
 
+/** «IS», where there is no room for a name. */
+const initialsOf = (name: string): string =>
+  name
+    .split(/\s+/)
+    .map((word) => word.charAt(0).toUpperCase())
+    .slice(0, 2)
+    .join('');
+
 /** A page with its head: mark, choir, places, what was saved, and the person. */
 export function Frame({
   place,
@@ -29,9 +37,9 @@ export function Frame({
       <Flex
         as="header"
         h="48px"
-        px={{ base: '16px', md: '24px' }}
+        px={{ base: '10px', md: '24px' }}
         align="center"
-        gap={{ base: '12px', md: '40px' }}
+        gap={{ base: '6px', md: '40px' }}
         borderBottomWidth="1px"
         bg="paper"
         flexShrink={0}
@@ -47,7 +55,7 @@ export function Frame({
         <Flex
           as="nav"
           aria-label="Places"
-          gap={{ base: '12px', md: '28px' }}
+          gap={{ base: '9px', md: '28px' }}
           h="100%"
           fontSize={{ base: '13px', md: '15px' }}
         >
@@ -71,7 +79,13 @@ export function Frame({
             </Box>
           ))}
         </Flex>
-        <Flex ml="auto" align="center" gap={{ base: '8px', md: '12px' }} fontSize="13px" minW={0}>
+        <Flex
+          ml="auto"
+          align="center"
+          gap={{ base: '6px', md: '12px' }}
+          fontSize={{ base: '12px', md: '13px' }}
+          minW={0}
+        >
           <Box color="inkSoft" minW={0}>
             {status}
           </Box>
@@ -81,7 +95,7 @@ export function Frame({
                 {account.name}
               </Box>
               <Box as="span" hideFrom="sm">
-                {account.name.split(' ')[0]}
+                {initialsOf(account.name)}
               </Box>
             </Link>
           </Box>
