@@ -14,7 +14,7 @@ const limits = {
   pass: new Set([
     ...['beam', 'type', 'accidental', 'dot', 'notehead', 'time-modification', 'print', 'credit'],
     ...['appearance', 'page-layout', 'system-layout', 'staff-layout', 'scaling', 'harmony'],
-    ...['midi-instrument', 'midi-device', 'tuplet', 'tied', 'extend', 'figured-bass', 'listening'],
+    ...['midi-instrument', 'midi-device', 'tuplet', 'extend', 'figured-bass', 'listening'],
   ]),
 };
 

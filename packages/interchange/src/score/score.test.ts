@@ -87,6 +87,27 @@ describe('who sings which line', () => {
     expect(rangesOf(read([one('Soprano', head() + n('A4', 4)), piano]))).toEqual({ S: [69, 69] });
     expect(rangesOf(read([piano]))).toEqual({ S: [76, 76], A: [72, 72], T: [55, 55], B: [48, 48] });
   });
+  it('knows a choir written close together beside a soloist', () => {
+    const choir = one(
+      'Chor',
+      head({ clefs: ['G', 'F'] }) +
+        n('E5', 4, { voice: 1, staff: 1 }) +
+        back(4) +
+        n('C5', 4, { voice: 2, staff: 1 }) +
+        back(4) +
+        n('G3', 4, { voice: 5, staff: 2 }) +
+        back(4) +
+        n('C3', 4, { voice: 6, staff: 2 }),
+    );
+    const score = read([one('Soprano Solo', head() + n('A5', 4)), choir]);
+    expect(rangesOf(score)).toEqual({
+      S1: [81, 81],
+      S2: [76, 76],
+      A: [72, 72],
+      T: [55, 55],
+      B: [48, 48],
+    });
+  });
   it('keeps the score’s own names where nothing can be guessed', () => {
     const score = read([one('Echo', head() + n('C5', 4)), one('Echo', head() + n('A4', 4))]);
     expect(Object.keys(figures(score))).toEqual(['Echo 1', 'Echo 2']);
@@ -192,6 +213,16 @@ describe('what is counted', () => {
       fastestRun: { notesPerSecond: 0 },
       sounding: 10,
     });
+  });
+  it('a note that is tied for the eye only as one too', () => {
+    const tied = (type: string) => ({ also: `<notations><tied type="${type}"/></notations>` });
+    const score = read([
+      one('Soprano', head() + tempo(q) + n('C5', 4, tied('start')), n('C5', 4, tied('stop'))),
+    ]);
+    expect(score.staves[0]!.notes.map(({ tieStart, tieStop }) => [tieStart, tieStop])).toEqual([
+      [true, undefined],
+      [undefined, true],
+    ]);
   });
   it('triplets and short notes by their own lengths', () => {
     const third =

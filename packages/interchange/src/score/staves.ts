@@ -214,6 +214,9 @@ export class PartReader {
       for (const { name, attributes, children } of notations.children) {
         if (name === 'slur' && attributes.type === 'start') open += 1;
         else if (name === 'slur' && attributes.type === 'stop') open = Math.max(0, open - 1);
+        // Most files tie a note twice, for the ear and for the eye; some only for the eye.
+        else if (name === 'tied' && attributes.type === 'start') read.tieStart = true;
+        else if (name === 'tied' && attributes.type === 'stop') read.tieStop = true;
         else if (name === 'articulations') {
           if (children.some((one) => one.name === 'breath-mark')) read.breathAfter = true;
         } else if (notTaken[name]) {

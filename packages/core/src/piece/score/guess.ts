@@ -76,6 +76,10 @@ function unnamed(staves: readonly Staff[]): Assigned[] {
   return staves.flatMap((staff, i) => read(staff, 'one line', [[partName(staff, i)]]));
 }
 
+/** Whether a staff says that a whole choir sings it. */
+const isChoir = ({ name }: Staff): boolean =>
+  /^(choir|chorus|chor|coro|ch(œ|oe)ur|koor|kör)\b/i.test(name.trim());
+
 /** The same part twice is its first and second; the same name twice gets a number. */
 function told(all: readonly Assigned[]): Assigned[] {
   const count = (part: string) => all.filter(({ parts }) => parts.includes(part)).length;
@@ -109,17 +113,19 @@ export function guessParts(score: PieceScore): Assigned[] {
   for (const one of known) {
     const leaveOut =
       (one.says.kind === 'instrument' && !onlyInstruments) ||
-      (one.says.kind === 'nothing' && isNamed && isKeyboard(one.staff));
+      (one.says.kind === 'nothing' && isNamed && isKeyboard(one.staff) && !isChoir(one.staff));
     if (leaveOut) nobody.push(...linesOfStaff(one.staff, 'one line'));
     else voices.push(one);
   }
-  const assigned = isNamed
-    ? voices.flatMap(({ staff, says: said }, i) =>
-        said.kind === 'parts'
-          ? named(staff, said.parts)
-          : read(staff, 'one line', [[partName(staff, i)]]),
-      )
-    : unnamed(voices.map(({ staff }) => staff));
+  const nameless = voices
+    .filter(({ says: said }) => said.kind === 'nothing' || !isNamed)
+    .map(({ staff }) => staff);
+  const assigned = [
+    ...voices.flatMap(({ staff, says: said }) =>
+      said.kind === 'parts' ? named(staff, said.parts) : [],
+    ),
+    ...unnamed(nameless),
+  ];
   return [...told(assigned), ...nobody.map((line) => ({ line, parts: [], octaveLower: false }))];
 }
 

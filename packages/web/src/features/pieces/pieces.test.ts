@@ -13,7 +13,7 @@ import { columnsOf, heightOf, pitchesShown, pitchScale, strip } from './drawing/
 import { draftOf, readDraft } from './form/pieceDraft';
 import { exerciseOf, purposesOf, syllablesOf, wordsOf, type Making } from './model/exercise';
 import { piecesWanted } from './model/list';
-import { readBars, writeBars } from './model/useChosenBars';
+import { readBars, writeBars } from './model/bars';
 import {
   demandInWords,
   keyInWords,

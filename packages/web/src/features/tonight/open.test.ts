@@ -20,10 +20,13 @@ const evening = {
   },
   pieces: [{ id: piece, title: 'Slate', ranges: { S: [60, 70] } }],
   wishes: [],
+  forbids: [],
 } as unknown as Evening;
 const plan = (...purposes: string[]) =>
   ({
-    segments: purposes.map((one) => ({ segment: { exercise: { purposes: [one] } } })),
+    segments: purposes.map((one) => ({
+      segment: { id: one, exercise: { name: 'Coat off', purposes: [one], needs: ['standing'] } },
+    })),
   }) as unknown as EvaluatedPlan;
 const open = (of: Partial<Evening>, made = plan('tuning'), isEmpty = false) =>
   openDecisions(
@@ -69,6 +72,12 @@ describe('what stands open for an evening', () => {
     // Without a plan there is one thing to do first.
     expect(open({ wishes }, plan())).toEqual([]);
     expect(open({ wishes, agenda: evening.agenda.slice(0, 1) })).toEqual([]);
+  });
+  it('is an exercise that needs what the place does not allow', () => {
+    expect(open({ forbids: ['floor'] })).toEqual([]);
+    expect(open({ forbids: ['standing'] })[0]!.words).toBe(
+      '“Coat off” needs standing, which the place does not allow.',
+    );
   });
   it('is music beyond a band, with the bar that asks it', () => {
     const needs = [

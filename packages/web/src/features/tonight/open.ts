@@ -1,5 +1,5 @@
 import type { Evening } from '@wide-fern/contract';
-import { noteName, semitonesInWords, type AccidentalPreference } from '@wide-fern/core';
+import { noteName, semitonesInWords, type AccidentalPreference, type Need } from '@wide-fern/core';
 import type { EvaluatedPlan } from '../plan/model/evaluate';
 
 /** A decision that is open for an evening: what it is, and the one act that settles it. */
@@ -88,6 +88,30 @@ function outOfBand(evening: Evening, accidentals: AccidentalPreference): OpenDec
     });
 }
 
+const needWords: Readonly<Record<Need, string>> = {
+  standing: 'standing',
+  floor: 'the floor',
+  noise: 'noise',
+  prop: 'things to hold',
+  mirror: 'a mirror',
+};
+
+/** «“Coat off” needs standing, which the place does not allow.» */
+function notAllowed(evening: Evening, item: string, plan: EvaluatedPlan): OpenDecision[] {
+  return plan.segments.flatMap(({ segment: { id, exercise } }) => {
+    const need = exercise.needs.find((one) => evening.forbids.includes(one));
+    if (!need) return [];
+    return [
+      {
+        id: `forbidden ${id}`,
+        words: `“${exercise.name}” needs ${needWords[need]}, which the place does not allow.`,
+        act: 'choose something else',
+        to: `/evenings/${evening.id}/plan/${item}`,
+      },
+    ];
+  });
+}
+
 /** What stands open for an evening, the most pressing first. */
 export function openDecisions(
   evening: Evening,
@@ -133,6 +157,7 @@ export function openDecisions(
             to: change,
           },
         ]),
+    ...notAllowed(evening, item, plan),
     ...(plan.segments.length > 0
       ? wishes
           .filter(

@@ -4,15 +4,9 @@ import { useId, type KeyboardEvent, type PointerEvent } from 'react';
 import { color, hueOf } from '../../../ui/color';
 import { Grip } from '../../../ui/Grip';
 import { SvgText } from '../../../ui/SvgText';
-import type { Choosing } from '../model/useChosenBars';
+import type { ChosenBars, Choosing } from '../model/bars';
 import { barsInWords } from '../model/words';
 import { columnsOf, heightOf, strip, type Column } from './geometry';
-
-/** The bars that are chosen, by their printed numbers. */
-export interface ChosenBars {
-  readonly from: number;
-  readonly to: number;
-}
 
 interface StripProps {
   readonly analysis: PieceAnalysis;

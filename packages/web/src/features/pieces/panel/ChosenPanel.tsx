@@ -4,7 +4,7 @@ import type { PieceAnalysis } from '@wide-fern/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../app/session';
 import { Label, Name, WordButton } from '../../../ui/words';
-import type { ChosenBars } from '../drawing/BarStrip';
+import type { ChosenBars } from '../model/bars';
 import { barsInWords } from '../model/words';
 import type { Asks } from '../score/messages';
 import type { ScoreWorker } from '../score/scoreWorker';

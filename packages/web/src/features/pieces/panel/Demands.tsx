@@ -4,7 +4,7 @@ import type { Demand, PieceAnalysis } from '@wide-fern/core';
 import { messageOf } from '../../../api/client';
 import { useHere } from '../../../app/session';
 import { Label, WordButton } from '../../../ui/words';
-import type { ChosenBars } from '../drawing/BarStrip';
+import type { ChosenBars } from '../model/bars';
 import { useMarks } from '../model/changes';
 import { demandInWords } from '../model/words';
 

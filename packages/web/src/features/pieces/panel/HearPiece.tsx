@@ -6,7 +6,7 @@ import { QuietButton } from '../../../ui/MainButton';
 import { Stepper } from '../../../ui/Stepper';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { PlainSelect } from '../../../ui/PlainSelect';
-import type { ChosenBars } from '../drawing/BarStrip';
+import type { ChosenBars } from '../model/bars';
 import type { ScoreWorker } from '../score/scoreWorker';
 import { usePieceHearing, type Wanted } from '../score/usePieceHearing';
 

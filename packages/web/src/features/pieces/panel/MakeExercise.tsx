@@ -18,7 +18,7 @@ import { Stepper } from '../../../ui/Stepper';
 import { Label, WordButton, WordLink } from '../../../ui/words';
 import { storeExercises } from '../../exercises/model/changes';
 import { KeyLetters } from '../drawing/KeyLetters';
-import type { ChosenBars } from '../drawing/BarStrip';
+import type { ChosenBars } from '../model/bars';
 import { exerciseOf, wordsOf, type Making } from '../model/exercise';
 import { barsInWords } from '../model/words';
 import type { Asks } from '../score/messages';

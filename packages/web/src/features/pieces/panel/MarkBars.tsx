@@ -8,7 +8,7 @@ import { FormField } from '../../../ui/FormField';
 import { QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
-import type { ChosenBars } from '../drawing/BarStrip';
+import type { ChosenBars } from '../model/bars';
 import { useMarks } from '../model/changes';
 import { barsInWords } from '../model/words';
 import { PartChoice } from './PartChoice';
