@@ -4,6 +4,7 @@ import { Choir } from '../choir/choir.entity';
 import { Singer, SingerEvening } from '../voices/voices.entity';
 import { Evening } from '../evening/evening.entity';
 import { dateIn } from '../evening/zone';
+import { PieceJudgement } from '../pieces/pieces.entity';
 import { Plan } from '../plan/plan.entity';
 import { testDatabase } from '../testing/database';
 import { testApp } from '../testing/people';
@@ -86,6 +87,12 @@ describe('the demo choir', () => {
     const days = (Date.parse(noor.checkedOn!) - Date.parse(before)) / 86_400_000;
     expect(days).toBe(126);
     expect(await database.orm.em.fork().count(SingerEvening)).toBe(0);
+    // Runs stay judged as many weeks before the coming evening as they were.
+    const judged = await database.orm.em
+      .fork()
+      .find(PieceJudgement, {}, { orderBy: { judgedOn: 'desc' } });
+    expect(judged[0]!.judgedOn).toBe('2027-03-30');
+    expect(judged.at(-1)!.judgedOn).toBe('2027-02-16');
   });
 
   it('is entered with one click, and its people have no password', async () => {
