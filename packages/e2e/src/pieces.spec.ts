@@ -287,6 +287,13 @@ test('a judged run becomes next week’s target until it is judged better', asyn
     .getByRole('radiogroup', { name: 'How tuning was' })
     .getByRole('radio', { name: '4' })
     .click();
+  // A tab that is closed in between loses nothing of it.
+  await page.getByRole('textbox', { name: 'A word about tuning' }).fill('the sixth rings');
+  await page.reload();
+  await page.getByRole('button', { name: 'judge a run' }).click();
+  await expect(page.getByRole('textbox', { name: 'A word about tuning' })).toHaveValue(
+    'the sixth rings',
+  );
   await page.getByRole('button', { name: 'Keep the judgement' }).click();
   await expect(page.getByText('No target is open.')).toBeVisible();
   await page.goto('/');

@@ -6,6 +6,7 @@ import { messageOf } from '../../../api/client';
 import { useHere } from '../../../app/session';
 import { MainButton } from '../../../ui/MainButton';
 import { PlainSelect } from '../../../ui/PlainSelect';
+import { useKeptDraft } from '../../../ui/useKeptDraft';
 import { Label, WordButton } from '../../../ui/words';
 import { useJudging } from '../model/changes';
 import { JudgedLine } from '../drawing/JudgedLine';
@@ -133,6 +134,13 @@ interface Row {
   readonly note: string;
 }
 
+/** A judgement while it is made. */
+interface Judging {
+  readonly rows: readonly Row[];
+  readonly target: Purpose | '';
+  readonly judgedOn: string;
+}
+
 /** The skills to judge: those marked and judged before, and the open target first. */
 function firstRows(piece: Piece, suggested: Purpose | undefined): Row[] {
   const skills = [
@@ -154,11 +162,20 @@ function JudgeForm({
   readonly suggested: Purpose | undefined;
   readonly onDone: () => void;
 }) {
-  const { choir } = useHere();
+  const { account, choir } = useHere();
   const { add } = useJudging(choir.id, piece.id);
-  const [rows, setRows] = useState(() => firstRows(piece, suggested));
-  const [target, setTarget] = useState<Purpose | ''>('');
-  const [judgedOn, setJudgedOn] = useState(() => dayIn(choir.timeZone));
+  const [begun] = useState((): Judging => ({
+    rows: firstRows(piece, suggested),
+    target: '',
+    judgedOn: dayIn(choir.timeZone),
+  }));
+  // A closed tab in the hall loses nothing.
+  const [{ rows, target, judgedOn }, setDraft, forget] = useKeptDraft(
+    `judging:${account.id}:${piece.id}`,
+    begun,
+  );
+  const set = (next: Partial<Judging>) => setDraft({ rows, target, judgedOn, ...next });
+  const setRows = (next: readonly Row[]) => set({ rows: next });
   const [missing, setMissing] = useState(false);
   const change = (at: number, next: Partial<Row>) =>
     setRows(rows.map((row, i) => (i === at ? { ...row, ...next } : row)));
@@ -170,7 +187,12 @@ function JudgeForm({
     const body: JudgementBody = { judgedOn, scores: judged, target: target || null };
     setMissing(judged.length === 0 && target === '');
     if (judged.length === 0 && target === '') return;
-    add.mutate(body, { onSuccess: onDone });
+    add.mutate(body, {
+      onSuccess: () => {
+        forget();
+        onDone();
+      },
+    });
   };
   return (
     <Box mt="8px" p="10px" bg="sheet" borderWidth="1px" fontSize="13px">
@@ -183,7 +205,7 @@ function JudgeForm({
           aria-label="Judged on"
           value={judgedOn}
           bg="sheet"
-          onChange={(event) => setJudgedOn(event.currentTarget.value)}
+          onChange={(event) => set({ judgedOn: event.currentTarget.value })}
         />
         <Label as="span">1 needs much, 5 needs nothing</Label>
       </Flex>
@@ -245,14 +267,20 @@ function JudgeForm({
             { value: '', word: 'none' },
             ...purposes.map((skill) => ({ value: skill, word: skill })),
           ]}
-          onChange={(skill) => setTarget(skill as Purpose | '')}
+          onChange={(skill) => set({ target: skill as Purpose | '' })}
         />
       </Flex>
       <Flex gap="12px" mt="8px" align="center">
         <MainButton size="sm" disabled={add.isPending} onClick={store}>
           Keep the judgement
         </MainButton>
-        <WordButton fontSize="13px" onClick={onDone}>
+        <WordButton
+          fontSize="13px"
+          onClick={() => {
+            forget();
+            onDone();
+          }}
+        >
           leave it
         </WordButton>
       </Flex>
