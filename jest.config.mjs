@@ -24,6 +24,7 @@ export default {
       testEnvironment: 'node',
       roots: [
         '<rootDir>/packages/core',
+        '<rootDir>/packages/words',
         '<rootDir>/packages/contract',
         '<rootDir>/packages/catalogue',
         '<rootDir>/packages/sound',

@@ -15,11 +15,9 @@ import {
   courseOf,
   figuresOf,
   guessParts,
-  infeasibleInWords,
   partsOfScore,
   patternSeconds,
   possibleParts,
-  reasonsInWords,
   sectionComfort,
   sungNotes,
   sungPart,
@@ -28,6 +26,7 @@ import {
   type LadderProblem,
   type SingerRange,
 } from '@wide-fern/core';
+import { infeasibleInWords, reasonsInWords } from '@wide-fern/words';
 import { readScore } from '@wide-fern/interchange';
 import { listenTo, readWav } from '@wide-fern/sound';
 

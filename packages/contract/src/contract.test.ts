@@ -6,7 +6,7 @@ import {
   planDocumentSchema,
   signUpSchema,
   storeEveningSchema,
-} from '.';
+} from './index';
 
 const firstMessage = (result: { error?: { issues: readonly { message: string }[] } | undefined }) =>
   result.error?.issues[0]?.message;

@@ -12,7 +12,7 @@ import {
   writeJson,
   writeMidi,
   writeMusicXml,
-} from '.';
+} from './index';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const hum = exercises.find(({ id }) => id === 'narrow-hum')!;

@@ -17,7 +17,7 @@ import {
   demoPieces,
   demoScores,
   demoSingers,
-} from '.';
+} from './index';
 
 describe('the demo choir', () => {
   it('has 12 sopranos, 10 altos, 6 tenors and 8 basses, whose sections have the usual bands', () => {

@@ -1,6 +1,6 @@
 import { exerciseSchema } from '@wide-fern/contract';
+import { cautions } from '@wide-fern/words';
 import {
-  cautions,
   computeSegment,
   figureOf,
   isPitched,

@@ -1,6 +1,6 @@
 import type { Exercise } from '@wide-fern/contract';
+import { cautions } from '@wide-fern/words';
 import {
-  cautions,
   cautionsNeeded,
   readLine,
   type Metre,
@@ -61,7 +61,7 @@ export const inPhase =
 /** The events of a typed line; a line that cannot be read is a mistake in the catalogue. */
 export function typed(text: string, mode: Mode = 'major'): PatternEvent[] {
   const read = readLine(text, mode);
-  if (read.kind === 'problem') throw new Error(`${text}, at ${read.at}: ${read.message}`);
+  if (read.kind === 'problem') throw new Error(`${text}, at ${read.at}: ${read.code}`);
   return [...read.events];
 }
 

@@ -1,5 +1,5 @@
 import type { Exercise } from '@wide-fern/contract';
-import { cautions } from '@wide-fern/core';
+import { cautions } from '@wide-fern/words';
 import { inPhase, moves } from './make';
 
 const exercise = inPhase('release');

@@ -80,18 +80,24 @@ export const tempoForPhrase = (
   comfortable: Seconds,
 ): BeatsPerMinute => Math.ceil((seconds * tempo) / comfortable - 1e-9);
 
-const shown = (seconds: Seconds): string => String(Math.round(seconds * 10) / 10);
+/** What to do when a phrase outlasts the group's breath. */
+export interface BreathAdvice {
+  /** How long the longest phrase lasts. */
+  readonly seconds: Seconds;
+  readonly comfortable: Seconds;
+  /** The tempo from which it would be comfortable. */
+  readonly tempo: BeatsPerMinute;
+}
 
 /**
- * What to do when a phrase outlasts the group's breath, with the figures; undefined when it does not
+ * The advice for a phrase that outlasts the group's breath; undefined when it does not
  * (docs/model.md, section 7).
  */
-export function phraseAdvice(problem: PhraseProblem, comfortable: Seconds): string | undefined {
+export function breathAdvice(
+  problem: PhraseProblem,
+  comfortable: Seconds,
+): BreathAdvice | undefined {
   const seconds = phraseSeconds(problem);
   if (seconds === undefined || seconds <= comfortable + 1e-9) return undefined;
-  const faster = tempoForPhrase(seconds, problem.tempo, comfortable);
-  return (
-    `${shown(seconds)} s on one breath; ${shown(comfortable)} s is comfortable here. ` +
-    `Take it at ${faster} a minute, put a breath in the middle, or let them breathe in turn.`
-  );
+  return { seconds, comfortable, tempo: tempoForPhrase(seconds, problem.tempo, comfortable) };
 }

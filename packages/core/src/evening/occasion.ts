@@ -8,33 +8,19 @@ export const occasions = [
 ] as const;
 export type Occasion = (typeof occasions)[number];
 
-/** How long a warm-up should be, in minutes, and why. */
+/** How long a warm-up should be, in minutes, and whether the shortness of the evening says so. */
 export interface Recommendation {
+  readonly occasion: Occasion;
   readonly minutes: readonly [from: number, to: number];
-  readonly reason: string;
+  readonly short: boolean;
 }
 
-const usual: Readonly<Record<Occasion, Recommendation>> = {
-  'evening after work': {
-    minutes: [10, 15],
-    reason: 'People have talked all day: shorter and gentler, no heavy stretching.',
-  },
-  morning: {
-    minutes: [15, 20],
-    reason: 'Voices in the morning sit lower and need longer.',
-  },
-  'before a performance': {
-    minutes: [15, 20],
-    reason: 'Cold voices before a performance need a whole warm-up, and calm.',
-  },
-  'after a break': {
-    minutes: [5, 8],
-    reason: 'Voices are warm: a few minutes bring them together again.',
-  },
-  'in between': {
-    minutes: [3, 5],
-    reason: 'Straight before a piece, one or two exercises for what it needs.',
-  },
+const usual: Readonly<Record<Occasion, readonly [from: number, to: number]>> = {
+  'evening after work': [10, 15],
+  morning: [15, 20],
+  'before a performance': [15, 20],
+  'after a break': [5, 8],
+  'in between': [3, 5],
 };
 
 /** A rehearsal shorter than this many times its warm-up is better sung in. */
@@ -46,11 +32,8 @@ const shortest = 3;
  * estimate to begin with, never a rule.
  */
 export function recommendedWarmUp(occasion: Occasion, eveningMinutes: number): Recommendation {
-  const { minutes, reason } = usual[occasion];
+  const minutes = usual[occasion];
   const most = Math.max(shortest, Math.floor(eveningMinutes / leastTimes));
-  if (most >= minutes[1]) return { minutes, reason };
-  return {
-    minutes: [Math.min(minutes[0], most), most],
-    reason: `${reason} The evening is short, so it takes a fifth of it at most.`,
-  };
+  if (most >= minutes[1]) return { occasion, minutes, short: false };
+  return { occasion, minutes: [Math.min(minutes[0], most), most], short: true };
 }

@@ -1,21 +1,19 @@
 import { isNote, isPitched, type Music } from './music';
 import type { Need, Phase } from './vocabulary';
 
-/** The cautions of the work, as they are shown where they apply; never medical advice. */
-export const cautions = {
-  pain: 'Nothing here should hurt. Pain, sudden hoarseness or a feeling of strangling: stop and rest the voice. Hoarseness that lasts is for a doctor.',
-  lightHead: 'Light head: sit down and breathe normally.',
-  breathHold:
-    'Long holds are not for everyone (high blood pressure, heart or lung trouble, pregnancy, recent surgery): offer the unheld version. Doctors and local rules come first.',
-  neck: 'Slow and small; never press on the windpipe or the front of the throat. Skip it with neck injury or dizziness.',
-  jaw: 'Slow and small; skip it with jaw-joint trouble.',
-  cold: 'Cold voices: no strong singing, no extremes. Who is ill or coming back sings lightly and drops out freely.',
-  balance: 'Chairs for who wants them; no locked knees.',
-  loud: 'Ringing ears: a loud group in a small room needs distance.',
-  changing: 'Changing voices and children: never push an end of the range.',
-} as const;
-
-export type Caution = keyof typeof cautions;
+/** What has to be minded, where it applies; never medical advice (docs/model.md, section 3). */
+export const cautionKinds = [
+  'pain',
+  'lightHead',
+  'breathHold',
+  'neck',
+  'jaw',
+  'cold',
+  'balance',
+  'loud',
+  'changing',
+] as const;
+export type Caution = (typeof cautionKinds)[number];
 
 /** Words of moving or touching, and the places that bear little of it. */
 const onNeck =

@@ -1,5 +1,5 @@
 import { idFromName } from './id';
-import { isWanted, searchWords, type Choosable, type Wanted } from './choosing';
+import { isWanted, plainWords, type Choosable, type Wanted } from './choosing';
 
 const one: Choosable = {
   phase: 'range',
@@ -14,14 +14,7 @@ const one: Choosable = {
   favourite: false,
   hidden: false,
   own: false,
-  words: searchWords({
-    name: 'Süßer Zug',
-    figure: 'an octave',
-    purpose: 'Open it.',
-    cue: 'Pull down.',
-    purposes: ['top notes', 'legato'],
-    music: { kind: 'pattern' },
-  }),
+  words: plainWords('Süßer Zug, an octave. Open it. Pull down. top notes legato, a line for all'),
 };
 const weeks = (count: number) => count * 7 * 24 * 3600 * 1000;
 const fits = (wanted: Wanted, changed: Partial<Choosable> = {}, now = weeks(3)) =>

@@ -1,5 +1,5 @@
 import type { MidiNote } from '../units';
-import { kindWords, type Kind } from './music';
+import type { Kind } from './music';
 import type { Age, Need, Phase, Purpose } from './vocabulary';
 
 /** What is wanted of an exercise; what is not said does not matter. */
@@ -40,7 +40,7 @@ export interface Choosable {
   readonly favourite: boolean;
   readonly hidden: boolean;
   readonly own: boolean;
-  /** All its words, as `searchWords` makes them. */
+  /** All its words, as they are searched. */
   readonly words: string;
 }
 
@@ -51,26 +51,6 @@ export const plainWords = (words: string): string =>
     .replaceAll('ß', 'ss')
     .normalize('NFD')
     .replace(/[\u0300-\u036f]/g, '');
-
-/** All that is searched of an exercise, ready to be compared. */
-export const searchWords = (exercise: {
-  readonly name: string;
-  readonly figure: string;
-  readonly purpose: string;
-  readonly cue: string;
-  readonly purposes: readonly Purpose[];
-  readonly music: { readonly kind: Kind };
-}): string =>
-  plainWords(
-    [
-      exercise.name,
-      exercise.figure,
-      exercise.purpose,
-      exercise.cue,
-      exercise.purposes.join(' '),
-      kindWords[exercise.music.kind],
-    ].join(' '),
-  );
 
 const week = 7 * 24 * 3600 * 1000;
 

@@ -96,11 +96,3 @@ export function syllablesOf(music: Music): readonly string[] {
       return [];
   }
 }
-
-/** The words of one repetition: syllables joined, what is sung again and again said once. */
-export function sungWords(music: Music): string {
-  const syllables = syllablesOf(music);
-  const once = syllables.filter((text, i) => text !== syllables[i - 1]);
-  if (once.length <= 1) return once[0] ? `on ${once[0]}` : '';
-  return once.join(' ').replaceAll('- ', '');
-}

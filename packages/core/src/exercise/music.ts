@@ -119,20 +119,19 @@ export type Music =
 
 export type Kind = Music['kind'];
 
-/** What each kind is called. */
-export const kindWords: Readonly<Record<Kind, string>> = {
-  pattern: 'a line for all',
-  lines: 'a line for each part',
-  round: 'a round',
-  drone: 'a drone',
-  glide: 'a slide',
-  hold: 'a held note',
-  chord: 'a chord',
-  breath: 'counted breath',
-  spoken: 'spoken',
-  body: 'movement',
-};
-export const kinds = Object.keys(kindWords) as readonly Kind[];
+/** Every kind, as they are listed. */
+export const kinds = [
+  'pattern',
+  'lines',
+  'round',
+  'drone',
+  'glide',
+  'hold',
+  'chord',
+  'breath',
+  'spoken',
+  'body',
+] as const satisfies readonly Kind[];
 
 /** The kinds that are moved from key to key. */
 export type PitchedMusic = Extract<Music, { readonly mode: Mode }>;

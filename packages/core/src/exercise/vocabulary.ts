@@ -1,4 +1,4 @@
-/** The phases of a warm-up in their usual order, with what each is called (docs/model.md, section 3). */
+/** The phases of a warm-up in their usual order (docs/model.md, section 3). */
 export const phases = [
   'release',
   'breath',
@@ -12,19 +12,6 @@ export const phases = [
   'cool-down',
 ] as const;
 export type Phase = (typeof phases)[number];
-
-export const phaseWords: Readonly<Record<Phase, string>> = {
-  release: 'Release',
-  breath: 'Breath',
-  onset: 'Onset',
-  resonance: 'Resonance',
-  range: 'Range',
-  agility: 'Agility',
-  listening: 'Listening',
-  articulation: 'Articulation',
-  piece: 'Into the piece',
-  'cool-down': 'Cool-down',
-};
 
 /**
  * The share of the comfort that a phase keeps to, unless an exercise says otherwise: early phases

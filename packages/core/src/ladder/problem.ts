@@ -69,3 +69,7 @@ export interface Infeasible {
   readonly part: string;
   readonly end: 'top' | 'bottom';
 }
+
+/** What a part does in a ladder. */
+export const pathOf = (ladder: Ladder, id: string): PartPath | undefined =>
+  ladder.paths.find((path) => path.id === id);

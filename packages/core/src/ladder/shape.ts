@@ -4,14 +4,6 @@ import type { Semitones } from '../units';
 export const shapes = ['up', 'down', 'up-and-back', 'outward'] as const;
 export type Shape = (typeof shapes)[number];
 
-/** The shapes as they are said: «up by semitone». */
-export const shapeWords: Readonly<Record<Shape, string>> = {
-  up: 'up',
-  down: 'down',
-  'up-and-back': 'up and back',
-  outward: 'outward from the middle',
-};
-
 /** How far key i lies from the first one, for i = 0 … keys − 1 (docs/model.md, section 5). */
 export function keyOffsets(shape: Shape, keys: number, step: Semitones): Semitones[] {
   return Array.from({ length: keys }, (_, i) => {

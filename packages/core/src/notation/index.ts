@@ -1,5 +1,4 @@
 export * from './bars';
 export * from './clef';
-export * from './inWords';
 export * from './values';
 export * from './score';

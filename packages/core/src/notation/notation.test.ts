@@ -1,17 +1,15 @@
 import fc from 'fast-check';
 import { beatsOfEvents } from '../exercise/music';
-import { partLines } from '../exercise/partLines';
-import { mixedChoir, partName } from '../voices/parts';
+import { mixedChoir } from '../voices/parts';
 import { computeSegment } from '../plan';
 import {
   choirScore,
   clefOfPart,
   plainScore,
   quartersOf,
-  scoreInWords,
   writtenBars,
   writtenLengths,
-} from '.';
+} from './index';
 
 const written = (quarters: number) =>
   writtenLengths(quarters).map(({ value, dots, triplet }) => [
@@ -160,29 +158,5 @@ describe('a choir’s score', () => {
     expect(
       plainScore({ ...exercise, music: { kind: 'body', moves: ['x'], seconds: 1 } }, 60, [60]),
     ).toBeUndefined();
-  });
-});
-
-describe('a score in words', () => {
-  it('names the key, its signature and each part’s notes, parts that sing alike together', () => {
-    const fit = { low: 0, high: 0, roomAbove: 0, roomBelow: 0, state: 'comfortable' } as const;
-    const lines = partLines(
-      {
-        kind: 'pattern',
-        mode: 'minor',
-        notes: [
-          { offset: 0, beats: 1 },
-          { offset: 3, beats: 1 },
-        ],
-      },
-      [
-        { part: 'S', does: 'sing', fit, tonic: 63, away: 0 },
-        { part: 'A', does: 'sing', fit, tonic: 63, away: 0 },
-        { part: 'B', does: 'rest' },
-      ],
-    );
-    expect(scoreInWords(lines, { tonic: 63, mode: 'minor', parts: partName })).toBe(
-      'E♭ minor, 6 flats. Sopranos and altos: E♭4 G♭4. Basses: rest.',
-    );
   });
 });

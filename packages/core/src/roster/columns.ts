@@ -15,8 +15,8 @@ export const rosterColumns = [
 ] as const;
 export type RosterColumn = (typeof rosterColumns)[number];
 
-/** What a column is called where a person maps it, and at the head of the file we write. */
-export const columnWords: Readonly<Record<RosterColumn, string>> = {
+/** What heads a column in the file we write, and what a column is called where a person maps it. */
+export const columnHeadings: Readonly<Record<RosterColumn, string>> = {
   name: 'Name',
   firstName: 'First name',
   part: 'Part',
@@ -58,7 +58,7 @@ const plain = (text: string): string =>
 
 const columnOf = new Map(
   rosterColumns.flatMap((column) =>
-    [columnWords[column], ...otherWords[column]].map((word) => [plain(word), column] as const),
+    [columnHeadings[column], ...otherWords[column]].map((word) => [plain(word), column] as const),
   ),
 );
 

@@ -2,13 +2,12 @@ import { readNote, type NoteNaming } from '../pitch';
 import type { PitchRange } from '../units';
 import {
   limitsProblems,
-  listInWords,
   singerStates,
-  stateWords,
+  type LimitsProblem,
   type PartName,
   type SingerState,
 } from '../voices';
-import { columnWords, type RosterColumn } from './columns';
+import type { RosterColumn } from './columns';
 import { partInText } from './partWords';
 import { rosterLengths, type RosterSinger } from './singer';
 
@@ -27,10 +26,17 @@ export interface RosterReading {
 }
 
 /** What is wrong in a row, at a column where one is to blame. */
-export interface RowProblem {
-  readonly column: RosterColumn;
-  readonly message: string;
-}
+export type RowProblem = { readonly column: RosterColumn } & RowFault;
+
+/** What is wrong in a cell; `written` is what stands in it. */
+export type RowFault =
+  | { readonly code: 'no-name' | 'name-too-long' | 'no-part' | 'notes-too-long' | 'one-easy-note' }
+  | {
+      readonly code: 'not-a-note' | 'not-a-part' | 'not-a-state' | 'unclear-leave';
+      readonly written: string;
+    }
+  /** For the limits of a part. */
+  | { readonly code: 'limits'; readonly part: string; readonly problem: LimitsProblem };
 
 /** A row as read: a singer, or what stands in the way of one. */
 export type RosterRow =
@@ -39,12 +45,6 @@ export type RosterRow =
 
 const yes = ['yes', 'y', 'x', '1', 'true', 'on leave', 'leave', 'ja', 'oui'];
 const no = ['', 'no', 'n', '0', 'false', 'active', 'nein', 'non', '-'];
-
-const exampleOf: Readonly<Record<NoteNaming, string>> = {
-  octaves: 'C4, F♯3 or B♭4',
-  marks: 'c’, F or b♭’',
-  german: 'c’, fis’, b or H',
-};
 
 /** The column in which a problem of the limits is to be put right. */
 const columnOfLimit = {
@@ -62,13 +62,13 @@ const listed = (text: string): string[] =>
     .filter((word) => word !== '');
 
 const stateOf = (word: string): SingerState | undefined =>
-  singerStates.find((state) => [state, stateWords[state]].includes(word.toLowerCase()));
+  singerStates.find((state) => [state, `${state} voice`].includes(word.toLowerCase()));
 
 /** Reads one row of a roster. Blank cells say nothing; whatever cannot be understood is named. */
 export function readRosterRow(cells: readonly string[], reading: RosterReading): RosterRow {
   const problems: RowProblem[] = [];
-  const complain = (column: RosterColumn, message: string) => {
-    problems.push({ column, message });
+  const complain = (column: RosterColumn, fault: RowFault) => {
+    problems.push({ column, ...fault });
   };
   const text = (column: RosterColumn): string =>
     (cells[reading.columns.indexOf(column)] ?? '').trim();
@@ -77,49 +77,42 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     if (written === '') return null;
     const found = readNote(written, reading.naming);
     if (found !== undefined) return found;
-    complain(column, `«${written}» is no note; write it like ${exampleOf[reading.naming]}.`);
+    complain(column, { code: 'not-a-note', written });
     return null;
   };
-  const partNames = () => listInWords(reading.parts.map(({ id }) => id));
 
   const name = [text('firstName'), text('name')].filter((word) => word !== '').join(' ');
-  if (name === '') complain('name', 'A name is missing.');
+  if (name === '') complain('name', { code: 'no-name' });
   else if (name.length > rosterLengths.name) {
-    complain('name', `A name has at most ${rosterLengths.name} characters.`);
+    complain('name', { code: 'name-too-long' });
   }
 
   const part = partInText(text('part'), reading.parts);
   if (!part) {
     const written = text('part');
-    complain(
-      'part',
-      written === ''
-        ? `A part is missing; this choir has ${partNames()}.`
-        : `«${written}» is no part of this choir, which has ${partNames()}.`,
-    );
+    complain('part', written === '' ? { code: 'no-part' } : { code: 'not-a-part', written });
   }
   const also = listed(text('also')).flatMap((word) => {
     const found = partInText(word, reading.parts);
-    if (!found) complain('also', `«${word}» is no part of this choir, which has ${partNames()}.`);
+    if (!found) complain('also', { code: 'not-a-part', written: word });
     return found && found !== part ? [found.id] : [];
   });
 
   const states = listed(text('state')).flatMap((word) => {
     const found = stateOf(word);
     if (!found) {
-      const known = singerStates.map((state) => stateWords[state]);
-      complain('state', `«${word}» is no state; write ${listInWords(known)}, or leave it empty.`);
+      complain('state', { code: 'not-a-state', written: word });
     }
     return found ?? [];
   });
 
   const leave = text('leave').toLowerCase();
   if (!yes.includes(leave) && !no.includes(leave)) {
-    complain('leave', `«${text('leave')}» is unclear; write yes or no.`);
+    complain('leave', { code: 'unclear-leave', written: text('leave') });
   }
   const notes = text('notes');
   if (notes.length > rosterLengths.notes) {
-    complain('notes', `Notes have at most ${rosterLengths.notes} characters.`);
+    complain('notes', { code: 'notes-too-long' });
   }
 
   const [easyFrom, easyTo] = [note('easyFrom'), note('easyTo')];
@@ -131,8 +124,8 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     comfort = [easyFrom, easyTo];
     reach = [reachFrom ?? easyFrom, reachTo ?? easyTo];
     if (part) {
-      for (const { field, message } of limitsProblems({ comfort, reach, lightTop }, part)) {
-        complain(columnOfLimit[field], message);
+      for (const problem of limitsProblems({ comfort, reach, lightTop }, part.reach)) {
+        complain(columnOfLimit[problem.field], { code: 'limits', part: part.id, problem });
       }
     }
   } else if ([easyFrom, easyTo, reachFrom, reachTo].some((one) => one !== null)) {
@@ -141,7 +134,7 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
       ['easyTo', easyTo],
     ] as const) {
       if (value === null && text(column) === '') {
-        complain(column, `«${columnWords[column]}» is missing; a range needs both easy notes.`);
+        complain(column, { code: 'one-easy-note' });
       }
     }
   }

@@ -11,7 +11,7 @@ import {
   writtenColumns,
   type RosterColumn,
   type RosterSinger,
-} from '.';
+} from './index';
 
 const reading = {
   columns: ['name', 'part', 'easyFrom', 'easyTo'] as (RosterColumn | null)[],

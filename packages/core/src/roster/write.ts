@@ -1,6 +1,6 @@
 import { noteName } from '../pitch';
 import type { MidiNote } from '../units';
-import { columnWords, writtenColumns, type RosterColumn } from './columns';
+import { columnHeadings, writtenColumns, type RosterColumn } from './columns';
 import type { RosterSinger } from './singer';
 
 const note = (value: MidiNote | undefined | null): string =>
@@ -23,6 +23,6 @@ const cellOf: Readonly<Record<RosterColumn, (singer: RosterSinger) => string>> =
 
 /** A roster as rows of cells under our headings; reading them back gives the same singers. */
 export const writeRoster = (singers: readonly RosterSinger[]): string[][] => [
-  writtenColumns.map((column) => columnWords[column]),
+  writtenColumns.map((column) => columnHeadings[column]),
   ...singers.map((singer) => writtenColumns.map((column) => cellOf[column](singer))),
 ];

@@ -44,15 +44,3 @@ export function placeAgenda(
   });
   return { items: placed, over: Math.max(0, clock - available) };
 }
-
-/** «13:20», or «1:02:05» from an hour on; whole seconds. */
-export function lengthInFigures(seconds: Seconds): string {
-  const whole = Math.round(Math.abs(seconds));
-  const two = (value: number) => String(value).padStart(2, '0');
-  const minutes = Math.floor(whole / 60);
-  const text =
-    minutes < 60
-      ? `${minutes}:${two(whole % 60)}`
-      : `${Math.floor(minutes / 60)}:${two(minutes % 60)}:${two(whole % 60)}`;
-  return seconds < 0 && whole > 0 ? `−${text}` : text;
-}

@@ -62,11 +62,3 @@ export function chanceOnTime(length: LikelyLength, allotted: Seconds): number {
   if (length.spread === 0) return length.mean <= allotted ? 1 : 0;
   return normal((allotted - length.mean) / length.spread);
 }
-
-/** «on time 8 times in 10». */
-export function chanceInWords(chance: number): string {
-  const tenths = Math.round(chance * 10);
-  if (tenths >= 10) return 'on time nearly always';
-  if (tenths <= 0) return 'hardly ever on time';
-  return `on time ${tenths} ${tenths === 1 ? 'time' : 'times'} in 10`;
-}

@@ -38,22 +38,6 @@ export const usualTrims: Trims = {
   },
 };
 
-/** What a condition is called in a sentence about the choir. */
-export const conditionWords: Readonly<Record<Condition, string>> = {
-  rested: 'rested',
-  'after-work': 'after a working day',
-  morning: 'in the morning',
-  cold: 'cold, or illness about',
-  returning: 'back after weeks',
-};
-
-export const stateWords: Readonly<Record<SingerState, string>> = {
-  tired: 'tired',
-  returning: 'returning',
-  ill: 'ill',
-  changing: 'changing voice',
-};
-
 /** What is taken off tonight: at each end the largest of the choir's and the singer's trims, not the sum. */
 export function trimTonight(
   condition: Condition,

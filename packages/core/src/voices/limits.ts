@@ -1,6 +1,4 @@
-import { noteName, type AccidentalPreference } from '../pitch';
 import type { MidiNote, PitchRange } from '../units';
-import type { PartName } from './parts';
 
 /** The four limits of a singer and the light register's top, as they are typed or read. */
 export interface Limits {
@@ -9,11 +7,27 @@ export interface Limits {
   readonly lightTop: MidiNote | null;
 }
 
-/** What of a singer's limits is wrong, and in words what to do. */
-export interface LimitsProblem {
-  readonly field: 'comfortLow' | 'comfortHigh' | 'reachLow' | 'reachHigh' | 'lightTop';
-  readonly message: string;
-}
+/** The fields in which a singer's limits are typed. */
+export type LimitField = 'comfortLow' | 'comfortHigh' | 'reachLow' | 'reachHigh' | 'lightTop';
+
+/** What of a singer's limits is wrong, at the field that is to be put right. */
+export type LimitsProblem =
+  | {
+      readonly code: 'comfort-upside-down' | 'reach-above-comfort' | 'reach-below-comfort';
+      readonly field: LimitField;
+      readonly note: MidiNote;
+      /** The easy note it is measured against. */
+      readonly against: MidiNote;
+    }
+  | {
+      /** More than an octave beyond what the part usually reaches. */
+      readonly code: 'octave-above' | 'octave-below';
+      readonly field: LimitField;
+      readonly note: MidiNote;
+      /** The part's usual reach at that end. */
+      readonly against: MidiNote;
+    }
+  | { readonly code: 'light-top'; readonly field: 'lightTop'; readonly note: MidiNote };
 
 /** A limit further than this from what its part can reach is taken for a slip of the octave. */
 const octave = 12;
@@ -23,59 +37,51 @@ const lightAbove = 24;
 /**
  * What is wrong with a singer's limits, in the order in which they are typed: lowest above highest,
  * comfort outside the reach, notes that nobody of the part has.
- * @param part the singer's part with its usual reach.
+ * @param usual the usual reach of the singer's part.
  */
 export function limitsProblems(
   { comfort, reach, lightTop }: Limits,
-  part: Pick<PartName, 'many'> & { readonly reach: PitchRange },
-  accidentals?: AccidentalPreference,
+  usual: PitchRange,
 ): LimitsProblem[] {
-  const name = (note: MidiNote) => noteName(note, accidentals);
   const problems: LimitsProblem[] = [];
-  const say = (field: LimitsProblem['field'], message: string) => {
-    problems.push({ field, message });
-  };
-  if (comfort[0] > comfort[1]) {
-    say(
-      'comfortLow',
-      `${name(comfort[0])} lies above ${name(comfort[1])}; the lowest easy note comes first.`,
-    );
+  const [easyLow, easyHigh] = comfort;
+  if (easyLow > easyHigh) {
+    problems.push({
+      code: 'comfort-upside-down',
+      field: 'comfortLow',
+      note: easyLow,
+      against: easyHigh,
+    });
   }
-  if (reach[0] > comfort[0]) {
-    say(
-      'reachLow',
-      `The reach begins at ${name(reach[0])}, above the lowest easy note ${name(comfort[0])}; it goes at least as low.`,
-    );
+  if (reach[0] > easyLow) {
+    problems.push({
+      code: 'reach-above-comfort',
+      field: 'reachLow',
+      note: reach[0],
+      against: easyLow,
+    });
   }
-  if (reach[1] < comfort[1]) {
-    say(
-      'reachHigh',
-      `The reach ends at ${name(reach[1])}, below the highest easy note ${name(comfort[1])}; it goes at least as high.`,
-    );
+  if (reach[1] < easyHigh) {
+    problems.push({
+      code: 'reach-below-comfort',
+      field: 'reachHigh',
+      note: reach[1],
+      against: easyHigh,
+    });
   }
-  const [low, high] = [part.reach[0] - octave, part.reach[1] + octave];
-  const far = (note: MidiNote, field: LimitsProblem['field']) => {
-    if (note > high) {
-      say(
-        field,
-        `${name(note)} is more than an octave above what ${part.many} usually reach (${name(part.reach[1])}). Check the octave.`,
-      );
-    } else if (note < low) {
-      say(
-        field,
-        `${name(note)} is more than an octave below what ${part.many} usually reach (${name(part.reach[0])}). Check the octave.`,
-      );
+  const far = (note: MidiNote, field: LimitField) => {
+    if (note > usual[1] + octave) {
+      problems.push({ code: 'octave-above', field, note, against: usual[1] });
+    } else if (note < usual[0] - octave) {
+      problems.push({ code: 'octave-below', field, note, against: usual[0] });
     }
   };
   far(comfort[0], 'comfortLow');
   far(comfort[1], 'comfortHigh');
   far(reach[0], 'reachLow');
   far(reach[1], 'reachHigh');
-  if (lightTop !== null && (lightTop < reach[0] || lightTop > part.reach[1] + lightAbove)) {
-    say(
-      'lightTop',
-      `${name(lightTop)} is no usual top of a light register for ${part.many}. Check the octave.`,
-    );
+  if (lightTop !== null && (lightTop < reach[0] || lightTop > usual[1] + lightAbove)) {
+    problems.push({ code: 'light-top', field: 'lightTop', note: lightTop });
   }
   return problems;
 }

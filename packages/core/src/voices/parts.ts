@@ -79,14 +79,3 @@ export const mixedChoir: readonly ChoirPart[] = [
     change: [57, 62],
   },
 ];
-
-/** The name of a part in a sentence; one that is not known is called by its letters. */
-export function partName(id: string): PartName {
-  return mixedChoir.find((part) => part.id === id) ?? { one: `part ${id}`, many: `the part ${id}` };
-}
-
-/** «sopranos», «sopranos and tenors», «altos, tenors and basses». */
-export function listInWords(words: readonly string[]): string {
-  if (words.length <= 1) return words[0] ?? '';
-  return `${words.slice(0, -1).join(', ')} and ${words[words.length - 1]}`;
-}

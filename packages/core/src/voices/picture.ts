@@ -1,4 +1,3 @@
-import { listInWords } from './parts';
 import type { MidiNote, PitchRange } from '../units';
 import {
   countAtEachNote,
@@ -105,7 +104,3 @@ export function narrowing(
     return ids.length > 1 ? (without(ids) ?? []) : [];
   });
 }
-
-/** «without Noor and Dorit»: names in a sentence, most of them counted when there are many. */
-export const withoutInWords = (names: readonly string[]): string =>
-  names.length <= 3 ? `without ${listInWords(names)}` : `without ${names.length} singers`;

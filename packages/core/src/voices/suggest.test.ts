@@ -2,7 +2,7 @@ import fc from 'fast-check';
 import type { PitchRange } from '../units';
 import { arrangements } from './arrangements';
 import { mixedChoir } from './parts';
-import { partFitInWords, possibleParts, type PartOffer } from './suggest';
+import { possibleParts, type PartOffer } from './suggest';
 
 const named = (comfort: PitchRange) =>
   possibleParts(comfort, mixedChoir).map(({ part, score }) => [part, score]);
@@ -46,17 +46,6 @@ describe('possibleParts', () => {
       score: 0,
     });
     expect(() => possibleParts([60, 70], [])).toThrow(RangeError);
-  });
-  it('gives the reason', () => {
-    const alto = mixedChoir[1]!;
-    const [fit] = possibleParts([63, 76], [alto]);
-    expect(partFitInWords(fit, alto)).toBe('as alto: all of A3 to D5 but the six notes below E♭4');
-    expect(partFitInWords(possibleParts([57, 73], [alto])[0], alto)).toBe(
-      'as alto: all of A3 to D5 but the note above D♭5',
-    );
-    expect(partFitInWords(possibleParts([50, 80], [alto])[0], alto)).toBe(
-      'as alto: every note of the part’s usual comfort, A3 to D5',
-    );
   });
   it('agrees with counting note by note', () => {
     const range = fc

@@ -1,6 +1,5 @@
-import { countInWords, noteName, type AccidentalPreference } from '../pitch';
 import type { PitchRange, Semitones } from '../units';
-import type { PartName, RangeEnd } from './parts';
+import type { RangeEnd } from './parts';
 
 /** A part that a singer might take: its usual comfort, and the end by which it is told. */
 export interface PartOffer {
@@ -48,27 +47,4 @@ export function possibleParts(
     .sort((a, b) => b.score - a.score);
   if (!best) throw new RangeError('A choir has at least one part.');
   return [best, ...rest.filter(({ score }) => best.score - score <= nearlyAsGood)];
-}
-
-const notes = (count: number): string => (count === 1 ? 'note' : `${countInWords(count)} notes`);
-
-/** Why a part is possible: «as alto: all but the six lowest notes, A3 to D4». */
-export function partFitInWords(
-  { missing, shared }: PartFit,
-  { one, comfort }: PartName & { readonly comfort: PitchRange },
-  accidentals?: AccidentalPreference,
-): string {
-  const name = (note: number) => noteName(note, accidentals);
-  if (shared === 0) return `as ${one}: no note of the part’s usual comfort`;
-  const lacks = [
-    ...(missing.bottom > 0
-      ? [`the ${notes(missing.bottom)} below ${name(comfort[0] + missing.bottom)}`]
-      : []),
-    ...(missing.top > 0
-      ? [`the ${notes(missing.top)} above ${name(comfort[1] - missing.top)}`]
-      : []),
-  ];
-  const all = `${name(comfort[0])} to ${name(comfort[1])}`;
-  if (lacks.length === 0) return `as ${one}: every note of the part’s usual comfort, ${all}`;
-  return `as ${one}: all of ${all} but ${lacks.join(' and ')}`;
 }

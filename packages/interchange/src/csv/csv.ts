@@ -1,12 +1,10 @@
 import type { Exercise } from '@wide-fern/contract';
+import { cautions, kindWords, phaseWords, typedProblemInWords } from '@wide-fern/words';
 import {
-  cautions,
   cautionsNeeded,
   idFromName,
-  kindWords,
   modeNames,
   phases,
-  phaseWords,
   purposes,
   readLine,
   writeLine,
@@ -86,7 +84,7 @@ function fromRow(row: Row, where: string, notKept: Notes): Exercise | undefined 
     notKept.add(
       where,
       read
-        ? `${name}: the line stops at character ${read.at + 1}. ${read.message}`
+        ? `${name}: the line stops at character ${read.at + 1}. ${typedProblemInWords(read)}`
         : `${name} has no line of notes; a list can only bring lines.`,
     );
     return undefined;

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { ChoirPart, SaveParts } from '@wide-fern/contract';
-import { countInWords } from '@wide-fern/core';
+import { countInWords } from '@wide-fern/words';
 import type { Choir } from '../choir/choir.entity';
 import { Problem } from '../http/problem';
 import { fromColumns, toColumns } from './limits';

@@ -1,3 +1,4 @@
+import { limitsProblemInWords } from '@wide-fern/words';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import type {
   ChangeSinger,
@@ -69,9 +70,9 @@ function checkedColumns(fields: SingerFields, parts: readonly VoicePart[], at: s
   if (!part) wrong[`${at}part`] = `«${fields.part}» is no part of this choir.`;
   const { comfort, reach, lightTop } = fields;
   if (part && comfort && reach) {
-    const usual = { many: part.many, reach: fromColumns(part).reach };
+    const usual = fromColumns(part).reach;
     for (const problem of limitsProblems({ comfort, reach, lightTop }, usual)) {
-      wrong[`${at}${problem.field}`] ??= problem.message;
+      wrong[`${at}${problem.field}`] ??= limitsProblemInWords(problem, part);
     }
   }
   const [message] = Object.values(wrong);
@@ -196,12 +197,11 @@ export async function keepChecks(
     checks.forEach(({ singer: id, comfort, reach, lightTop, means }, i) => {
       const singer = singers.find((one) => one.id === id);
       if (!singer) throw notFound('This singer');
-      const usual = { many: singer.part.many, reach: fromColumns(singer.part).reach };
+      const usual = fromColumns(singer.part).reach;
       const [problem] = limitsProblems({ comfort, reach, lightTop }, usual);
       if (problem) {
-        throw new Problem(400, 'invalid', problem.message, {
-          [`checks.${i}.${problem.field}`]: problem.message,
-        });
+        const message = limitsProblemInWords(problem, singer.part);
+        throw new Problem(400, 'invalid', message, { [`checks.${i}.${problem.field}`]: message });
       }
       const columns = toColumns({ comfort, reach });
       inner.create(RangeCheck, { singer, checkedOn, ...columns, lightTop, means });

@@ -15,11 +15,11 @@ import {
   withSyllable,
   writeLine,
   type LineEdit,
-} from '.';
+} from './index';
 
 const read = (text: string): readonly PatternEvent[] => {
   const line = readLine(text, 'major');
-  if (line.kind === 'problem') throw new Error(line.message);
+  if (line.kind === 'problem') throw new Error(line.code);
   return line.events;
 };
 const after = (text: string, ...edits: readonly LineEdit[]): string =>

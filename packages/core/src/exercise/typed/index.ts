@@ -4,3 +4,4 @@ export * from './read';
 export * from './write';
 export * from './edit';
 export * from './slide';
+export * from './problem';

@@ -4,6 +4,7 @@ import { isNote, type PatternEvent, type PatternNote } from '../music';
 import { dynamics, type Dynamic } from '../vocabulary';
 import { offsetOfDegree } from './degrees';
 import { readLength } from './lengths';
+import { highestStep, longestBeats, type TypedProblem, type TypedProblemCode } from './problem';
 
 /** What a typed line says, or where it cannot be read and what to do there. */
 export type TypedLine =
@@ -13,19 +14,18 @@ export type TypedLine =
       /** For each event, where its text begins and ends. */
       readonly places: readonly (readonly [from: number, to: number])[];
     }
-  | { readonly kind: 'problem'; readonly at: number; readonly message: string };
+  | ({ readonly kind: 'problem' } & TypedProblem);
 
-/** The scale steps that can be typed: four octaves. */
-const highestStep = 29;
-const longest: Beats = 256;
 const farthest = 48;
 
 class Unreadable extends Error {
   constructor(
     readonly at: number,
-    message: string,
+    readonly code: TypedProblemCode,
+    /** What stands there, where it helps to name it. */
+    readonly word?: string,
   ) {
-    super(message);
+    super(code);
   }
 }
 
@@ -46,7 +46,8 @@ export function readLine(text: string, mode: Mode): TypedLine {
     return { kind: 'line', ...readEvents(text, mode) };
   } catch (problem) {
     if (problem instanceof Unreadable) {
-      return { kind: 'problem', at: problem.at, message: problem.message };
+      const { at, code, word } = problem;
+      return { kind: 'problem', at, code, ...(word === undefined ? {} : { word }) };
     }
     throw problem;
   }
@@ -62,10 +63,10 @@ function readEvents(text: string, mode: Mode) {
   const length = (): Beats => {
     const found = readLength(text.slice(at));
     if (!found) {
-      throw new Unreadable(at, 'After : comes a length in beats, like 2, 1/2 or 1.5.');
+      throw new Unreadable(at, 'no-length');
     }
-    if (!(found.beats > 0)) throw new Unreadable(at, 'A length is more than nothing.');
-    if (found.beats > longest) throw new Unreadable(at, `A length is at most ${longest} beats.`);
+    if (!(found.beats > 0)) throw new Unreadable(at, 'length-nothing');
+    if (found.beats > longestBeats) throw new Unreadable(at, 'length-too-long');
     at += found.characters;
     return found.beats;
   };
@@ -77,10 +78,10 @@ function readEvents(text: string, mode: Mode) {
   const syllable = (): string | undefined => {
     if (text[at] !== '(') return undefined;
     const end = text.indexOf(')', at);
-    if (end < 0) throw new Unreadable(at, 'The syllable has no closing ).');
+    if (end < 0) throw new Unreadable(at, 'syllable-open');
     const words = text.slice(at + 1, end).trim();
-    if (words === '') throw new Unreadable(at, 'Write a syllable between ( and ).');
-    if (words.length > 40) throw new Unreadable(at, 'A syllable has at most 40 characters.');
+    if (words === '') throw new Unreadable(at, 'syllable-empty');
+    if (words.length > 40) throw new Unreadable(at, 'syllable-too-long');
     at = end + 1;
     return words;
   };
@@ -92,19 +93,19 @@ function readEvents(text: string, mode: Mode) {
       at += 1;
     }
     const digits = /^\d+/.exec(text.slice(at))?.[0];
-    if (!digits) throw new Unreadable(at, 'After < comes a step of the scale, like <7.');
+    if (!digits) throw new Unreadable(at, 'no-step');
     const step = Number(digits);
     if (step < 1 || step > highestStep) {
-      throw new Unreadable(at, `Steps of the scale go from 1 to ${highestStep}; 8 is the octave.`);
+      throw new Unreadable(at, 'step-out-of-range');
     }
     at += digits.length;
     const signs = /^[+-]*/.exec(text.slice(at))![0];
-    if (signs.length > 2) throw new Unreadable(at, 'Raise or lower a step by two at most.');
+    if (signs.length > 2) throw new Unreadable(at, 'altered-too-far');
     at += signs.length;
     const altered = [...signs].reduce((sum, sign) => sum + (sign === '+' ? 1 : -1), 0);
     const offset = offsetOfDegree({ step: step - 7 * below, altered }, mode);
     if (Math.abs(offset) > farthest) {
-      throw new Unreadable(start, 'That is more than four octaves away from the tonic.');
+      throw new Unreadable(start, 'too-far-away');
     }
     const beats = ownLength();
     const words = syllable();
@@ -134,13 +135,13 @@ function readEvents(text: string, mode: Mode) {
       usual = length();
     } else if (sign === ',') {
       const last = events.at(-1);
-      if (!last || !isNote(last)) throw new Unreadable(at, 'A breath , comes after a note.');
-      if (last.slur) throw new Unreadable(at, 'There is no breath inside a bound note ~.');
+      if (!last || !isNote(last)) throw new Unreadable(at, 'breath-without-note');
+      if (last.slur) throw new Unreadable(at, 'breath-in-bound-note');
       events[events.length - 1] = { ...last, breathAfter: true };
       at += 1;
       continue;
     } else if (word !== undefined && isDynamic(word)) {
-      if (dynamic) throw new Unreadable(at, 'One loudness for a note is enough.');
+      if (dynamic) throw new Unreadable(at, 'two-dynamics');
       dynamic = { value: word, at };
       at += word.length;
     } else if (word === 'r') {
@@ -151,16 +152,13 @@ function readEvents(text: string, mode: Mode) {
       events.push(note());
       places.push([start, at]);
     } else {
-      throw new Unreadable(
-        at,
-        `“${word ?? sign}” cannot be read here. Type a step of the scale (1 to ${highestStep}), r for a rest, or a loudness from pp to ff.`,
-      );
+      throw new Unreadable(at, 'unreadable', word ?? sign);
     }
     if (at < text.length && !/[\s|,]/.test(text[at]!)) {
-      throw new Unreadable(at, 'Leave a blank between two notes.');
+      throw new Unreadable(at, 'no-blank');
     }
   }
-  if (dynamic) throw new Unreadable(dynamic.at, 'A loudness comes before a note.');
-  if (!events.some(isNote)) throw new Unreadable(0, 'Type a line, like 1 2 3 4 5:2.');
+  if (dynamic) throw new Unreadable(dynamic.at, 'dynamic-without-note');
+  if (!events.some(isNote)) throw new Unreadable(0, 'no-note');
   return { events, places };
 }

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { modeNames } from '../../pitch';
-import { readSlide, writeSlide } from '.';
+import { readSlide, writeSlide } from './index';
 
 describe('a typed slide', () => {
   it('begins somewhere and says in how many beats it gets where; none is a leap', () => {

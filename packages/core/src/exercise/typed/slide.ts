@@ -1,13 +1,14 @@
 import type { Mode } from '../../pitch';
 import { isNote, type GlidePoint } from '../music';
 import { readLength, writeLength } from './lengths';
+import { longestBeats, type TypedProblem, type TypedProblemCode } from './problem';
 import { readLine } from './read';
 import { writeDegree } from './write';
 
 /** What a typed slide says, or where it cannot be read. */
 export type TypedSlide =
   | { readonly kind: 'slide'; readonly points: readonly GlidePoint[] }
-  | { readonly kind: 'problem'; readonly at: number; readonly message: string };
+  | ({ readonly kind: 'problem' } & TypedProblem);
 
 /**
  * Reads a slide: where it begins, then each step with the beats to get there; no beats are a leap.
@@ -16,35 +17,34 @@ export type TypedSlide =
  *     1 1:1 8:0 8:1 1:4    hold, leap an octave, hold, slide back
  */
 export function readSlide(text: string, mode: Mode): TypedSlide {
-  const problem = (at: number, message: string): TypedSlide => ({ kind: 'problem', at, message });
+  const problem = (at: number, code: TypedProblemCode): TypedSlide => ({
+    kind: 'problem',
+    at,
+    code,
+  });
   const points: GlidePoint[] = [];
   for (const { 0: word, index: at } of text.matchAll(/\S+/g)) {
     const [step = '', length] = word.split(':');
     const read = readLine(step, mode);
-    if (read.kind === 'problem') return problem(at + read.at, read.message);
+    if (read.kind === 'problem') return { ...read, at: at + read.at };
     const [note] = read.events;
     if (!note || !isNote(note) || note.syllable !== undefined || note.slur) {
-      return problem(
-        at,
-        'A slide has only steps and beats, like 1 5:3; its syllable stands beside it.',
-      );
+      return problem(at, 'slide-not-plain');
     }
     if (points.length === 0) {
-      if (length !== undefined)
-        return problem(at, 'The first step is where it begins; it has no beats.');
+      if (length !== undefined) return problem(at, 'slide-first-with-beats');
       points.push({ offset: note.offset, beats: 0 });
       continue;
     }
     const beats = length === undefined ? undefined : readLength(length);
     if (!beats || beats.characters !== length!.length || !Number.isFinite(beats.beats)) {
-      return problem(at, 'Say in how many beats it gets there, like 5:3; 5:0 is a leap.');
+      return problem(at, 'slide-without-beats');
     }
-    if (beats.beats > 256) return problem(at, 'A length is at most 256 beats.');
+    if (beats.beats > longestBeats) return problem(at, 'length-too-long');
     points.push({ offset: note.offset, beats: beats.beats });
   }
-  if (points.length < 2) return problem(0, 'A slide needs a beginning and an end, like 1 5:3.');
-  if (points.every(({ beats }) => beats === 0))
-    return problem(0, 'A slide takes at least a beat somewhere.');
+  if (points.length < 2) return problem(0, 'slide-too-short');
+  if (points.every(({ beats }) => beats === 0)) return problem(0, 'slide-no-time');
   return { kind: 'slide', points };
 }
 

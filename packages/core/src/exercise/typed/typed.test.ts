@@ -2,11 +2,18 @@ import fc from 'fast-check';
 import { modeNames, noteInKey, type Mode } from '../../pitch';
 import type { PatternEvent } from '../music';
 import { dynamics } from '../vocabulary';
-import { degreeOfSemitones, offsetOfDegree, readLine, stepBy, writeDegree, writeLine } from '.';
+import {
+  degreeOfSemitones,
+  offsetOfDegree,
+  readLine,
+  stepBy,
+  writeDegree,
+  writeLine,
+} from './index';
 
 const events = (text: string, mode: Mode = 'major') => {
   const read = readLine(text, mode);
-  if (read.kind === 'problem') throw new Error(`${read.at}: ${read.message}`);
+  if (read.kind === 'problem') throw new Error(`${read.at}: ${read.code}`);
   return read.events;
 };
 const offsets = (text: string, mode?: Mode) =>
@@ -34,22 +41,22 @@ describe('a typed line', () => {
   it('says where it stops and what to do there', () => {
     const problem = (text: string) => {
       const read = readLine(text, 'major');
-      return read.kind === 'problem' ? [read.at, read.message] : undefined;
+      return read.kind === 'problem' ? [read.at, read.code] : undefined;
     };
-    expect(problem('')).toEqual([0, 'Type a line, like 1 2 3 4 5:2.']);
+    expect(problem('')).toEqual([0, 'no-note']);
     expect(problem('1 2 x 3')?.[0]).toBe(4);
-    expect(problem('1 2:')).toEqual([4, 'After : comes a length in beats, like 2, 1/2 or 1.5.']);
-    expect(problem('1:0')).toEqual([2, 'A length is more than nothing.']);
+    expect(problem('1 2:')).toEqual([4, 'no-length']);
+    expect(problem('1:0')).toEqual([2, 'length-nothing']);
     expect(problem('1:1/0')?.[0]).toBe(2);
     expect(problem('1 40')?.[0]).toBe(2);
-    expect(problem('1(noo')).toEqual([1, 'The syllable has no closing ).']);
+    expect(problem('1(noo')).toEqual([1, 'syllable-open']);
     expect(problem('1( )')?.[0]).toBe(1);
-    expect(problem(', 1')).toEqual([0, 'A breath , comes after a note.']);
+    expect(problem(', 1')).toEqual([0, 'breath-without-note']);
     expect(problem('1~ , 2')?.[0]).toBe(3);
     expect(problem('1 p')?.[0]).toBe(2);
     expect(problem('p f 1')?.[0]).toBe(2);
     expect(problem('1 < 2')?.[0]).toBe(3);
-    expect(problem('1(a)2')).toEqual([4, 'Leave a blank between two notes.']);
+    expect(problem('1(a)2')).toEqual([4, 'no-blank']);
     expect(problem('1+++')?.[0]).toBe(1);
     expect(problem('<<<<<1')?.[0]).toBe(0);
     expect(problem('r r')?.[0]).toBe(0);

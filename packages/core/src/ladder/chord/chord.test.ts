@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { mixedChoir, type Section } from '../../voices/parts';
 import { arrangements } from '../../voices/arrangements';
-import { bestChordLadder, chordLadderFrom, voiceChords, type ChordProblem } from '.';
+import { bestChordLadder, chordLadderFrom, voiceChords, type ChordProblem } from './index';
 import { keyOffsets, shapes } from '../shape';
 
 const choir: ChordProblem = {

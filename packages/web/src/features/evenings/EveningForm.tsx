@@ -6,7 +6,7 @@ import { SelectField } from '../../ui/SelectField';
 import { Label } from '../../ui/words';
 import { AgendaBand } from './AgendaBand';
 import { AgendaList } from './AgendaList';
-import { fillInWords, isOverfull, recommendationInWords } from './model/typed';
+import { fillInWords, isOverfull, lengthAdviceInWords } from './model/typed';
 
 const needWords: Readonly<Record<Need, string>> = {
   standing: 'standing',
@@ -99,7 +99,7 @@ export function EveningForm({
         </Flex>
       </Flex>
       <Label mt="8px" maxW="80ch">
-        A warm-up of {recommendationInWords(evening.occasion, evening)}
+        A warm-up of {lengthAdviceInWords(evening.occasion, evening)}
       </Label>
       <Flex align="baseline" gap="14px" mt="16px" mb="4px">
         <Box as="h2" fontWeight={650}>

@@ -13,7 +13,7 @@ import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
 import { Label, Name, WordLink } from '../../ui/words';
 import { eveningErrors } from './EveningForm';
-import { eveningMinutes, newItem, recommendationInWords } from './model/typed';
+import { eveningMinutes, newItem, lengthAdviceInWords } from './model/typed';
 
 const fields = ['date', 'start', 'end', 'place', 'occasion', 'warmUpMinutes'] as const;
 type Errors = Readonly<Record<string, string>>;
@@ -179,7 +179,7 @@ export default function NewEveningPage() {
               'warmUpMinutes',
               'Minutes for the warm-up',
               'number',
-              recommendationInWords(typed.occasion, typed),
+              lengthAdviceInWords(typed.occasion, typed),
             )}
             {(problem ?? errors.agenda) && (
               <Box role="alert" color="brick" fontSize="13px">

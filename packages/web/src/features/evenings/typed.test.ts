@@ -9,7 +9,7 @@ import {
   localOf,
   moved,
   newItem,
-  recommendationInWords,
+  lengthAdviceInWords,
   typedOf,
   weeksAfter,
 } from './model/typed';
@@ -81,10 +81,10 @@ describe('an evening as it is typed', () => {
     expect(weeksAfter('2026-10-20', 1)).toEqual(['2026-10-27']);
   });
   it('recommends a length with its reason', () => {
-    expect(recommendationInWords('morning', { start: '10:00', end: '12:00' })).toMatch(
+    expect(lengthAdviceInWords('morning', { start: '10:00', end: '12:00' })).toMatch(
       /^15 to 20 minutes\. Voices in the morning/,
     );
-    expect(recommendationInWords('morning', { start: '10:00', end: '11:00' })).toMatch(
+    expect(lengthAdviceInWords('morning', { start: '10:00', end: '11:00' })).toMatch(
       /^12 minutes\./,
     );
   });

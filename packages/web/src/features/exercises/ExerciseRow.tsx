@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { isPitched, lengthInFigures, type AccidentalPreference } from '@wide-fern/core';
+import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { lengthInFigures } from '@wide-fern/words';
 import { Link } from 'react-router';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';

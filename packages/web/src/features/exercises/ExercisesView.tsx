@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { phaseWords } from '@wide-fern/core';
+import { phaseWords } from '@wide-fern/words';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../app/session';
 import { LongList } from '../../ui/LongList';

@@ -1,15 +1,6 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import {
-  ages,
-  kindWords,
-  kinds,
-  needs,
-  phases,
-  phaseWords,
-  purposes,
-  type Need,
-  type Wanted,
-} from '@wide-fern/core';
+import { ages, kinds, needs, phases, purposes, type Need, type Wanted } from '@wide-fern/core';
+import { kindWords, phaseWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { WordButton } from '../../ui/words';
 import { isNarrowed, useWanted } from './model/wanted';

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Band, Piece } from '@wide-fern/contract';
-import { noteName, semitonesInWords } from '@wide-fern/core';
+import { noteName } from '@wide-fern/core';
+import { semitonesInWords } from '@wide-fern/words';
 import { useHere } from '../../app/session';
 import { hueOf } from '../../ui/color';
 

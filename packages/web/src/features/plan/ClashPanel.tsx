@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Plan, PlanDocument } from '@wide-fern/contract';
-import { lengthInFigures } from '@wide-fern/core';
+import { lengthInFigures } from '@wide-fern/words';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Label, Name } from '../../ui/words';
 import { compare } from './model/compare';

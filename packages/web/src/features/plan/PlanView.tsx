@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Evening, Exercise } from '@wide-fern/contract';
-import { lengthInFigures } from '@wide-fern/core';
+import { lengthInFigures } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../app/session';

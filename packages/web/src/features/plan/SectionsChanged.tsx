@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { countInWords, type AccidentalPreference } from '@wide-fern/core';
+import { countInWords } from '@wide-fern/words';
+import { type AccidentalPreference } from '@wide-fern/core';
 import { useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton } from '../../ui/words';

@@ -9,7 +9,8 @@ import {
   type Modifier,
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
-import { isPitched, lengthInFigures, type AccidentalPreference } from '@wide-fern/core';
+import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { lengthInFigures } from '@wide-fern/words';
 import type { ReactNode } from 'react';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';

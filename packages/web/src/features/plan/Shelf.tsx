@@ -4,13 +4,11 @@ import type { Exercise, Tonight, Wish } from '@wide-fern/contract';
 import {
   computeSegment,
   isPitched,
-  lengthInFigures,
   phases,
-  phaseWords,
   plainWords,
-  searchWords,
   type AccidentalPreference,
 } from '@wide-fern/core';
+import { lengthInFigures, phaseWords, searchWords } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { messageOf } from '../../api/client';
 import { builtInQuery, exercisesQuery } from '../../api/queries';

@@ -1,15 +1,12 @@
 import type { Evening, PlanDocument } from '@wide-fern/contract';
+import { cautions, lengthInFigures, movesInWords, type Wording } from '@wide-fern/words';
 import {
-  cautions,
   firstNotes,
   isPitched,
-  lengthInFigures,
-  movesInWords,
   noteInKey,
   tonicName,
   type AccidentalPreference,
   type MidiNote,
-  type Wording,
 } from '@wide-fern/core';
 import { itemTime } from '../plan/model/agenda';
 import { evaluate, type Evaluated, type EvaluatedPlan } from '../plan/model/evaluate';

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { EveningSummary } from '@wide-fern/contract';
-import { movesInWords } from '@wide-fern/core';
+import { movesInWords } from '@wide-fern/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '../../api/client';

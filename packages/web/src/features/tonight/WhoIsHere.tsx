@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import { conditionWords, type AccidentalPreference } from '@wide-fern/core';
+import { conditionWords } from '@wide-fern/words';
+import { type AccidentalPreference } from '@wide-fern/core';
 import { hueOf } from '../../ui/color';
 import { Label, WordLink } from '../../ui/words';
 import { absenceInWords } from '../voices/model/words';

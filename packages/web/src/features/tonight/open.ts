@@ -1,5 +1,6 @@
 import type { Evening } from '@wide-fern/contract';
-import { noteName, semitonesInWords, type AccidentalPreference, type Need } from '@wide-fern/core';
+import { noteName, type AccidentalPreference, type Need } from '@wide-fern/core';
+import { semitonesInWords } from '@wide-fern/words';
 import type { EvaluatedPlan } from '../plan/model/evaluate';
 
 /** A decision that is open for an evening: what it is, and the one act that settles it. */

@@ -1,9 +1,5 @@
-import {
-  countInWords,
-  lengthInFigures,
-  noteName,
-  type AccidentalPreference,
-} from '@wide-fern/core';
+import { countInWords, lengthInFigures } from '@wide-fern/words';
+import { noteName, type AccidentalPreference } from '@wide-fern/core';
 import type { EvaluatedPlan } from '../plan/model/evaluate';
 import { decidingNeed, highestSung } from '../plan/model/needs';
 

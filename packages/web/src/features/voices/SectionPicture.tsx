@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { countInWords } from '@wide-fern/core';
+import { countInWords } from '@wide-fern/words';
 import { useHere } from '../../app/session';
 import { hueOf } from '../../ui/color';
 import { usePageHeight } from '../../ui/useSize';

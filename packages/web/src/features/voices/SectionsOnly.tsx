@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Voices } from '@wide-fern/contract';
-import { countInWords } from '@wide-fern/core';
+import { countInWords } from '@wide-fern/words';
 import { useHere } from '../../app/session';
 import { hueOf } from '../../ui/color';
 import { Label, Name } from '../../ui/words';

@@ -1,5 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import { scoreInWords, type AccidentalPreference, type Score } from '@wide-fern/core';
+import { scoreInWords } from '@wide-fern/words';
+import { type AccidentalPreference, type Score } from '@wide-fern/core';
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { useWidth } from '../useSize';
 import { canBeClosed, engraveClosed } from './closed';

@@ -1,3 +1,4 @@
+import { recommendationInWords } from '@wide-fern/words';
 import { TZDate } from '@date-fns/tz';
 import type { AgendaItem, Evening, StoreEvening } from '@wide-fern/contract';
 import { recommendedWarmUp, type Occasion } from '@wide-fern/core';
@@ -95,11 +96,11 @@ export const weeksAfter = (date: string, weeks: number): string[] =>
   );
 
 /** «10 to 15 minutes. People have talked all day: …» */
-export function recommendationInWords(
+export function lengthAdviceInWords(
   occasion: Occasion,
   evening: Pick<StoreEvening, 'start' | 'end'>,
 ): string {
-  const { minutes, reason } = recommendedWarmUp(occasion, eveningMinutes(evening));
-  const [from, to] = minutes;
-  return `${from === to ? minutesInWords(to) : `${from} to ${to} minutes`}. ${reason}`;
+  const recommended = recommendedWarmUp(occasion, eveningMinutes(evening));
+  const [from, to] = recommended.minutes;
+  return `${from === to ? minutesInWords(to) : `${from} to ${to} minutes`}. ${recommendationInWords(recommended)}`;
 }

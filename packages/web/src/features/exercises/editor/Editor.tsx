@@ -3,14 +3,13 @@ import { type Exercise } from '@wide-fern/contract';
 import {
   idFromName,
   kinds,
-  kindWords,
   modeNames,
   plainScore,
   segmentSeconds,
   sharedKeys,
-  lengthInFigures,
   type Metre,
 } from '@wide-fern/core';
+import { kindWords, lengthInFigures } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { ApiError, messageOf } from '../../../api/client';
@@ -22,7 +21,7 @@ import { Label, Name, WordButton, WordLink } from '../../../ui/words';
 import { Hear } from '../../hearing/Hear';
 import { changeExercise, storeExercises } from '../model/changes';
 import type { Listed } from '../model/listed';
-import { phraseOf } from '../../plan/model/phrase';
+import { breathAdviceFor } from '../../plan/model/phrase';
 import type { ReadyExercises } from '../useExercises';
 import { draftOf, emptyDraft, type Draft } from './model/draft';
 import { keepDraft, readKept } from './model/kept';
@@ -244,7 +243,7 @@ function Found({
   );
   if (!exercise) return null;
   const keys = sharedKeys(exercise.music, data.tonight.bands);
-  const advice = phraseOf(exercise, choir.phraseSeconds);
+  const advice = breathAdviceFor(exercise, choir.phraseSeconds);
   const length = lengthInFigures(segmentSeconds(exercise, { ...exercise.usual, start: null }));
   return (
     <Box mt="10px" fontSize="13px">

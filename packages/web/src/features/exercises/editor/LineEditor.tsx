@@ -1,3 +1,4 @@
+import { typedProblemInWords } from '@wide-fern/words';
 import { Box, Flex, Input, Textarea } from '@chakra-ui/react';
 import {
   bind,
@@ -155,7 +156,9 @@ export function LineEditor({
     return `${at + 1} of ${count}: ${what}, ${writeLength(event.beats)} ${event.beats === 1 ? 'beat' : 'beats'}`;
   };
   const problem = read.kind === 'problem' ? read : undefined;
-  const message = problem ? `At character ${problem.at + 1}: ${problem.message}` : error;
+  const message = problem
+    ? `At character ${problem.at + 1}: ${typedProblemInWords(problem)}`
+    : error;
   return (
     <Flex gap="20px" direction={{ base: 'column', lg: 'row' }} align="stretch">
       <Box flex="0 0 38%" minW={0}>

@@ -1,15 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Exercise } from '@wide-fern/contract';
-import {
-  ages,
-  needs,
-  phases,
-  phaseWords,
-  purposes,
-  shapes,
-  shapeWords,
-  type Music,
-} from '@wide-fern/core';
+import { ages, needs, phases, purposes, shapes, type Music } from '@wide-fern/core';
+import { phaseWords, shapeWords } from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { Stepper } from '../../../ui/Stepper';

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { phaseWords } from '@wide-fern/core';
+import { phaseWords } from '@wide-fern/words';
 import type { ReadFile } from '@wide-fern/interchange';
 import { useState } from 'react';
 import { messageOf } from '../../../api/client';

@@ -1,6 +1,6 @@
 import type { Band, ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
+import { searchWords } from '@wide-fern/words';
 import {
-  searchWords,
   segmentSeconds,
   sharedKeys,
   spanOf,

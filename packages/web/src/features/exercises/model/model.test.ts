@@ -1,7 +1,7 @@
 import { exercises } from '@wide-fern/catalogue';
 import { tonight } from '../../../testing/plans';
 import { listExercises } from './listed';
-import { phraseOf } from '../../plan/model/phrase';
+import { breathAdviceFor } from '../../plan/model/phrase';
 import { countOf, rowsOf } from './rows';
 import { isNarrowed, useWanted } from './wanted';
 import { lastUsedInWords } from './words';
@@ -82,8 +82,10 @@ describe('words about an exercise', () => {
   });
   it('warn when a phrase outlasts the choir’s breath', () => {
     const ledge = exercises.find(({ id }) => id === 'long-ledge')!;
-    expect(phraseOf(ledge, 9)).toBeUndefined();
-    expect(phraseOf(ledge, 6)).toContain('8.7 s on one breath; 6 s is comfortable here.');
-    expect(phraseOf(ledge, 9, { ...ledge.usual, tempo: 60 })).toContain('Take it at 74 a minute');
+    expect(breathAdviceFor(ledge, 9)).toBeUndefined();
+    expect(breathAdviceFor(ledge, 6)).toContain('8.7 s on one breath; 6 s is comfortable here.');
+    expect(breathAdviceFor(ledge, 9, { ...ledge.usual, tempo: 60 })).toContain(
+      'Take it at 74 a minute',
+    );
   });
 });

@@ -1,12 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  computeSegment,
-  isPitched,
-  partName,
-  sungWords,
-  type MidiNote,
-  type PartName,
-} from '@wide-fern/core';
+import { computeSegment, isPitched, type MidiNote, type PartName } from '@wide-fern/core';
+import { partName, sungWords } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../app/session';
 import { Label, Name, WordLink } from '../../../ui/words';

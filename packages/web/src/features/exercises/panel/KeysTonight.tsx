@@ -1,12 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Exercise, Tonight } from '@wide-fern/contract';
-import {
-  asSentences,
-  edgesInWords,
-  movesInWords,
-  type ComputedSegment,
-  type MidiNote,
-} from '@wide-fern/core';
+import { asSentences, edgesInWords, movesInWords } from '@wide-fern/words';
+import { type ComputedSegment, type MidiNote } from '@wide-fern/core';
 import { useRef } from 'react';
 import { useHere } from '../../../app/session';
 import { useWidth } from '../../../ui/useSize';

@@ -1,11 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { listInWords, type Need } from '@wide-fern/core';
+import { listInWords } from '@wide-fern/words';
+import { type Need } from '@wide-fern/core';
 import { useHere } from '../../../app/session';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { WordLink } from '../../../ui/words';
 import type { Listed } from '../model/listed';
 import { lastUsedInWords } from '../model/words';
-import { phraseOf } from '../../plan/model/phrase';
+import { breathAdviceFor } from '../../plan/model/phrase';
 
 const needWords: Readonly<Record<Need, string>> = {
   standing: 'room to stand',
@@ -26,7 +27,7 @@ export function WordsOf({
   const { choir } = useHere();
   const { exercise } = listed;
   const { usual } = exercise;
-  const advice = phraseOf(exercise, choir.phraseSeconds);
+  const advice = breathAdviceFor(exercise, choir.phraseSeconds);
   const nameOf = (id: string) => all.find((one) => one.exercise.id === id)?.exercise.name;
   return (
     <Box as="dl" fontSize="13px" mt="12px" maxW="78ch">

@@ -1,10 +1,7 @@
 import type { Band } from '@wide-fern/contract';
+import { asSentences, intervalInWords, lengthInFigures, semitonesInWords } from '@wide-fern/words';
 import {
-  asSentences,
-  intervalInWords,
-  lengthInFigures,
   noteName,
-  semitonesInWords,
   tonicName,
   trebleTonic,
   type AccidentalPreference,

@@ -1,6 +1,7 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import type { Band, Exercise, Piece } from '@wide-fern/contract';
-import { beatsOf, lengthInFigures, sharedKeys, tonicName, type Excerpt } from '@wide-fern/core';
+import { beatsOf, sharedKeys, tonicName, type Excerpt } from '@wide-fern/core';
+import { lengthInFigures } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { messageOf } from '../../../api/client';
 import { useHere } from '../../../app/session';

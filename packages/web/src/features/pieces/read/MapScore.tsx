@@ -1,13 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Band, Piece } from '@wide-fern/contract';
-import {
-  lengthInFigures,
-  noteName,
-  readings,
-  type FoundLine,
-  type FoundScore,
-  type Reading,
-} from '@wide-fern/core';
+import { lengthInFigures } from '@wide-fern/words';
+import { noteName, readings, type FoundLine, type FoundScore, type Reading } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '../../../api/client';

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
-import { isPitched, sungWords, type AccidentalPreference } from '@wide-fern/core';
+import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { sungWords } from '@wide-fern/words';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
 import { ladderHeading, wordingFor } from '../model/words';

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Band } from '@wide-fern/contract';
-import { noteInKey, tonicName, type ComputedSegment, type Wording } from '@wide-fern/core';
+import { noteInKey, tonicName, type ComputedSegment } from '@wide-fern/core';
+import { type Wording } from '@wide-fern/words';
 import { Label } from '../../../ui/words';
 
 /** A chord's notes for each part, key by key. */

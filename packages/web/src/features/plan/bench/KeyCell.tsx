@@ -1,14 +1,6 @@
 import type { Band } from '@wide-fern/contract';
-import {
-  countInWords,
-  noteInKey,
-  semitonesInWords,
-  tonicName,
-  type Fit,
-  type KeyColumn,
-  type Move,
-  type Wording,
-} from '@wide-fern/core';
+import { countInWords, semitonesInWords, type Wording } from '@wide-fern/words';
+import { noteInKey, tonicName, type Fit, type KeyColumn, type Move } from '@wide-fern/core';
 import { color } from '../../../ui/color';
 
 /** The measures of a key strip's cell, in pixels. */

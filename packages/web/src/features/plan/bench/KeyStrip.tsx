@@ -7,8 +7,8 @@ import {
   type Ladder,
   type Move,
   type SegmentKeys,
-  type Wording,
 } from '@wide-fern/core';
+import { type Wording } from '@wide-fern/words';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { color, hueOf } from '../../../ui/color';
 import { keyRange } from '../model/keyRange';

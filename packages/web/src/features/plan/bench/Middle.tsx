@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import type { Wording } from '@wide-fern/core';
+import type { Wording } from '@wide-fern/words';
 import { KeyStrip } from './KeyStrip';
 import { StartWords } from './StartWords';
 import type { Evaluated, EvaluatedPlan } from '../model/evaluate';

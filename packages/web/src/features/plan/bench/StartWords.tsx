@@ -1,11 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import {
-  chosenStartInWords,
-  infeasibleInWords,
-  tonicName,
-  type SegmentKeys,
-  type Wording,
-} from '@wide-fern/core';
+import { chosenStartInWords, infeasibleInWords, type Wording } from '@wide-fern/words';
+import { tonicName, type SegmentKeys } from '@wide-fern/core';
 import { WordButton } from '../../../ui/words';
 
 /** What is to be said of the start in force: the best one, what another costs, or why none works. */

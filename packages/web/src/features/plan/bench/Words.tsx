@@ -5,14 +5,14 @@ import {
   decidingInWords,
   edgesInWords,
   movesInWords,
-  type AccidentalPreference,
   type Wording,
-} from '@wide-fern/core';
+} from '@wide-fern/words';
+import { type AccidentalPreference } from '@wide-fern/core';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
 import type { Evaluated } from '../model/evaluate';
 import { needMetInWords } from '../model/needs';
-import { phraseOf } from '../model/phrase';
+import { breathAdviceFor } from '../model/phrase';
 import { timeInWords } from '../model/words';
 
 /** The right of the bench: why, what to say, what to mind, how long. */
@@ -38,7 +38,7 @@ export function Words({
     ...needMetInWords(evaluated, tonight, accidentals),
     ...(sung && problem ? asSentences(decidingInWords(sung, problem, wording)) : []),
   ];
-  const breath = phraseOf(exercise, phraseSeconds, segment.choices);
+  const breath = breathAdviceFor(exercise, phraseSeconds, segment.choices);
   const moves = sung && problem ? asSentences(movesInWords(sung, problem, wording)) : [];
   const edges = sung && problem ? asSentences(edgesInWords(sung, problem, wording)) : [];
   return (

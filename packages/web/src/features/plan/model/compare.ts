@@ -1,5 +1,6 @@
 import type { Choices, PlanDocument, Segment } from '@wide-fern/contract';
-import { shapeWords, tonicName } from '@wide-fern/core';
+import { shapeWords } from '@wide-fern/words';
+import { tonicName } from '@wide-fern/core';
 import { repetitionsInWords } from './words';
 
 /** How one segment stands in two versions of a plan. */

@@ -1,9 +1,7 @@
 import type { Band, Need, PlanDocument, Segment, Tonight } from '@wide-fern/contract';
+import { conditionWords, countInWords, listInWords } from '@wide-fern/words';
 import {
-  conditionWords,
-  countInWords,
   keyChange,
-  listInWords,
   noteName,
   tonicName,
   type AccidentalPreference,

@@ -1,4 +1,5 @@
-import { isPitched, sungWords } from '@wide-fern/core';
+import { isPitched } from '@wide-fern/core';
+import { sungWords } from '@wide-fern/words';
 import { documentOf, tonight } from '../../../testing/plans';
 import { choose } from './edits';
 import { evaluate } from './evaluate';

@@ -1,20 +1,21 @@
-import type { Segment } from '@wide-fern/contract';
+import type { Segment, Band } from '@wide-fern/contract';
 import {
   chanceInWords,
   countInWords,
-  isPitched,
   lengthInFigures,
   listInWords,
   partName,
   shapeWords,
+  type Wording,
+} from '@wide-fern/words';
+import {
+  isPitched,
   tonicName,
   type AccidentalPreference,
   type Music,
   type PartName,
   type SegmentKeys,
-  type Wording,
 } from '@wide-fern/core';
-import type { Band } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from './evaluate';
 
 /** The clock times of a place: «19:43», «19:43:20», in the choir's zone. */

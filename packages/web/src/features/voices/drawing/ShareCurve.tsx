@@ -1,5 +1,5 @@
+import { countInWords } from '@wide-fern/words';
 import {
-  countInWords,
   noteName,
   wantedForEdge,
   type AccidentalPreference,

@@ -3,9 +3,11 @@ import {
   conditionWords,
   countInWords,
   listInWords,
-  noteName,
   semitonesInWords,
   stateWords,
+} from '@wide-fern/words';
+import {
+  noteName,
   type AccidentalPreference,
   type Condition,
   type PitchRange,

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { SaveVoices, Voices } from '@wide-fern/contract';
-import { countInWords, withoutInWords } from '@wide-fern/core';
+import { countInWords, withoutInWords } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { ask, messageOf } from '../../../api/client';
 import { queryClient, voicesQuery } from '../../../api/queries';

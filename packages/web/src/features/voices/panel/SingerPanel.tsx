@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import type { SingerExport } from '@wide-fern/contract';
-import { listInWords, partFitInWords, possibleParts } from '@wide-fern/core';
+import { listInWords, partFitInWords } from '@wide-fern/words';
+import { possibleParts } from '@wide-fern/core';
 import { lazy, Suspense, useState } from 'react';
 import { ask, messageOf } from '../../../api/client';
 import { checksQuery, queryClient } from '../../../api/queries';
@@ -10,9 +11,8 @@ import { hueOf } from '../../../ui/color';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
 import { Label, WordButton } from '../../../ui/words';
-import { trimOf } from '../model/section';
+import { trimOf, type Row } from '../model/section';
 import { tonightInWords } from '../model/words';
-import type { Row } from '../model/section';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
 

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { conditions, conditionWords, singerStates, stateWords } from '@wide-fern/core';
+import { conditions, singerStates } from '@wide-fern/core';
+import { conditionWords, stateWords } from '@wide-fern/words';
 import { useHere } from '../../../app/session';
 import { LongList } from '../../../ui/LongList';
 import { SelectField } from '../../../ui/SelectField';

@@ -1,15 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { SaveVoices, Voices } from '@wide-fern/contract';
-import {
-  conditions,
-  conditionWords,
-  singerStates,
-  stateWords,
-  usualTrims,
-  type Trim,
-  type Trims,
-} from '@wide-fern/core';
+import { conditions, singerStates, usualTrims, type Trim, type Trims } from '@wide-fern/core';
+import { conditionWords, stateWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { ask, messageOf } from '../../../api/client';
 import { queryClient, voicesQuery } from '../../../api/queries';

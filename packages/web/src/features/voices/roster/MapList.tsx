@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { ChoirPart, Singer, StoreSingers } from '@wide-fern/contract';
 import {
-  columnWords,
+  columnHeadings,
   noteNamings,
   rosterColumns,
   type NoteNaming,
@@ -28,7 +28,7 @@ const namingWords: Readonly<Record<NoteNaming, string>> = {
 const namingOptions = noteNamings.map((value) => ({ value, word: namingWords[value] }));
 const columnOptions = [
   { value: '', word: 'leave out' },
-  ...rosterColumns.map((value) => ({ value, word: columnWords[value] })),
+  ...rosterColumns.map((value) => ({ value, word: columnHeadings[value] })),
 ];
 
 /** What the columns are, how notes are written, every row as it would be stored, and the way on. */
@@ -171,6 +171,7 @@ export function MapList({
       <PreviewList
         rows={onlyFaulty ? faulty : rows}
         columns={calm.columns}
+        naming={calm.naming}
         parts={parts}
         onCell={(index, column, text) => onChange(withCell(list, index, column, text))}
         onDrop={(index) => onChange(withoutRow(list, index))}

@@ -1,6 +1,7 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import type { ChoirPart } from '@wide-fern/contract';
-import { columnWords, type RosterColumn } from '@wide-fern/core';
+import { columnHeadings, type NoteNaming, type RosterColumn } from '@wide-fern/core';
+import { rowProblemInWords } from '@wide-fern/words';
 import { LongList } from '../../../ui/LongList';
 import { usePageHeight } from '../../../ui/useSize';
 import { WordButton } from '../../../ui/words';
@@ -13,12 +14,14 @@ export function PreviewList({
   rows,
   columns,
   parts,
+  naming,
   onCell,
   onDrop,
 }: {
   readonly rows: readonly PreviewRow[];
   readonly columns: readonly (RosterColumn | null)[];
   readonly parts: readonly ChoirPart[];
+  readonly naming: NoteNaming;
   readonly onCell: (index: number, column: number, text: string) => void;
   readonly onDrop: (index: number) => void;
 }) {
@@ -35,7 +38,7 @@ export function PreviewList({
       {(row) => {
         const problems = row.read.kind === 'faulty' ? row.read.problems : [];
         const [first] = problems;
-        const unmapped = problems.find(({ column }) => !columns.includes(column));
+        const problem = problems.find(({ column }) => !columns.includes(column)) ?? first;
         return (
           <Box
             borderTopWidth="1px"
@@ -53,7 +56,7 @@ export function PreviewList({
                 return (
                   <Input
                     key={i}
-                    aria-label={`${columnWords[column]}, row ${row.number}`}
+                    aria-label={`${columnHeadings[column]}, row ${row.number}`}
                     aria-invalid={wrong}
                     size="xs"
                     h="28px"
@@ -77,7 +80,7 @@ export function PreviewList({
               </WordButton>
             </Flex>
             <Box pl="44px" fontSize="13px" truncate color={first ? 'brick' : 'inkSoft'}>
-              {unmapped?.message ?? first?.message}
+              {problem && rowProblemInWords(problem, { parts, naming })}
               {!first &&
                 (row.known
                   ? `already on the roster as ${row.known.part}`

@@ -1,5 +1,6 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { listInWords, noteName, stateWords, type PitchRange } from '@wide-fern/core';
+import { listInWords, stateWords } from '@wide-fern/words';
+import { noteName, type PitchRange } from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useHere } from '../../../app/session';
 import { hueOf } from '../../../ui/color';

@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { ChoirPart, Singer, SingerFields } from '@wide-fern/contract';
-import { singerStates, stateWords } from '@wide-fern/core';
+import { singerStates } from '@wide-fern/core';
+import { stateWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { ApiError, ask, messageOf } from '../../../api/client';

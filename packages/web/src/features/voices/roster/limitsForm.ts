@@ -1,3 +1,4 @@
+import { limitsProblemInWords } from '@wide-fern/words';
 import {
   singerFieldsSchema,
   type ChoirPart,
@@ -5,7 +6,7 @@ import {
   type SingerFields,
 } from '@wide-fern/contract';
 import {
-  columnWords,
+  columnHeadings,
   limitsProblems,
   noteName,
   readNote,
@@ -38,11 +39,11 @@ export const noteFields = [
 
 /** How each limit is called where it is typed. */
 export const limitWords: Readonly<Record<(typeof noteFields)[number], string>> = {
-  comfortLow: columnWords.easyFrom,
-  comfortHigh: columnWords.easyTo,
-  reachLow: columnWords.reachFrom,
-  reachHigh: columnWords.reachTo,
-  lightTop: columnWords.lightTo,
+  comfortLow: columnHeadings.easyFrom,
+  comfortHigh: columnHeadings.easyTo,
+  reachLow: columnHeadings.reachFrom,
+  reachHigh: columnHeadings.reachTo,
+  lightTop: columnHeadings.lightTo,
 };
 
 /** The form of a singer, or of a new one. */
@@ -102,12 +103,8 @@ export function readForm(
   const part = parts.find(({ id }) => id === form.part);
   const lightTop = notes.lightTop ?? null;
   if (comfort && reach && part) {
-    for (const { field, message } of limitsProblems(
-      { comfort, reach, lightTop },
-      part,
-      accidentals,
-    )) {
-      fields[field] ??= message;
+    for (const problem of limitsProblems({ comfort, reach, lightTop }, part.reach)) {
+      fields[problem.field] ??= limitsProblemInWords(problem, part, accidentals);
     }
   }
   const { name, also, states, onLeave, notes: remarks } = { ...form };

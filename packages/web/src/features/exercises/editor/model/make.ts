@@ -1,6 +1,6 @@
 import { exerciseSchema, type Exercise } from '@wide-fern/contract';
+import { cautions, typedProblemInWords } from '@wide-fern/words';
 import {
-  cautions,
   cautionsNeeded,
   isNote,
   readLine,
@@ -30,7 +30,7 @@ function events(text: string, field: string, { mode }: Draft): Made<readonly Pat
   const read = readLine(text, mode);
   return read.kind === 'line'
     ? { kind: 'made', made: read.events }
-    : wrong(field, `At character ${read.at + 1}: ${read.message}`);
+    : wrong(field, `At character ${read.at + 1}: ${typedProblemInWords(read)}`);
 }
 
 /** Steps without lengths, as semitones. */
@@ -93,7 +93,7 @@ export function musicOf(draft: Draft): Made<Music> {
     case 'glide': {
       const read = readSlide(draft.slide, mode);
       if (read.kind === 'problem') {
-        return wrong('slide', `At character ${read.at + 1}: ${read.message}`);
+        return wrong('slide', `At character ${read.at + 1}: ${typedProblemInWords(read)}`);
       }
       return made({ kind, mode, points: read.points, syllable: draft.syllable });
     }

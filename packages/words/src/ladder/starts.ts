@@ -1,8 +1,14 @@
-import type { MidiNote } from '../../units';
-import { countInWords } from '../../pitch';
-import { patternOf, type Infeasible, type Ladder, type LadderProblem } from '../problem';
-import { oversteps } from './edges';
-import { keyNamed, many, noteNamed, one, pathOf, type Wording } from './wording';
+import {
+  type MidiNote,
+  oversteps,
+  pathOf,
+  patternOf,
+  type Infeasible,
+  type Ladder,
+  type LadderProblem,
+} from '@wide-fern/core';
+import { choiceInWords, countInWords, formFor } from '../counting';
+import { keyNamed, many, noteNamed, one, type Wording } from './wording';
 
 /** Why no start works, and what would help. */
 export function infeasibleInWords(
@@ -17,9 +23,7 @@ export function infeasibleInWords(
   if (moves && !(moves.includes(12) && moves.includes(-12))) help.push('another octave');
   if (mayRest === false) help.push(`letting the ${many(wording, part)} rest`);
   if (strict) help.push('letting it touch the edge of the comfort');
-  const choices =
-    help.length === 1 ? help[0]! : `${help.slice(0, -1).join(', ')} or ${help[help.length - 1]!}`;
-  return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choices}.`;
+  return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choiceInWords(help)}.`;
 }
 
 /** What a start chosen by hand costs against the best one, with the parts that pay most. */
@@ -43,9 +47,10 @@ export function chosenStartInWords(
     const note = edge && ` to ${noteNamed(wording, edge.note, edge.tonic)}`;
     const rests = pathOf(chosen, id)!.moves.filter((move) => move === 'rest').length;
     const more = rests - pathOf(best, id)!.moves.filter((move) => move === 'rest').length;
-    const resting = more > 0 ? `, ${countInWords(more)} more ${more === 1 ? 'rest' : 'rests'}` : '';
+    const resting =
+      more > 0 ? `, ${countInWords(more)} more ${formFor(more, 'rest', 'rests')}` : '';
     return `${one(wording, id)} ${by}${note ?? ''}${resting}`;
   });
   const who = payers.length > 0 ? ` (${payers.join('; ')})` : '';
-  return `Start ${name(chosen.start)} costs ${points} ${points === 1 ? 'point' : 'points'} more than ${name(best.start)}${who}.`;
+  return `Start ${name(chosen.start)} costs ${points} ${formFor(points, 'point', 'points')} more than ${name(best.start)}${who}.`;
 }

@@ -1,7 +1,11 @@
-import type { Semitones } from '../../units';
-import { countInWords } from '../../pitch';
-import { listInWords } from '../../voices/parts';
-import { freeOctaves, type Ladder, type LadderProblem, type Move } from '../problem';
+import {
+  type Semitones,
+  freeOctaves,
+  type Ladder,
+  type LadderProblem,
+  type Move,
+} from '@wide-fern/core';
+import { countInWords, counted, listInWords } from '../counting';
 import { keyNamed, many, type Wording } from './wording';
 
 /** A stretch of keys in which a part does the same: from index `from` up to and with `to`. */
@@ -35,7 +39,7 @@ function whereInWords(run: Run, names: readonly string[]): string {
   const span = names.slice(run.from, run.to + 1);
   const unambiguous = span.every((name) => names.filter((other) => other === name).length === 1);
   if (!unambiguous) {
-    const count = length === 1 ? 'key' : `${countInWords(length)} keys`;
+    const count = length === 1 ? 'key' : counted(length, 'key', 'keys');
     if (run.from === 0) return `in the first ${count}`;
     if (run.to === last) return `in the last ${count}`;
     return length === 1 ? `in key ${run.from + 1}` : `in keys ${run.from + 1} to ${run.to + 1}`;

@@ -2,4 +2,4 @@ export { edgesInWords } from './edges';
 export { movesInWords } from './moves';
 export { decidingInWords, reasonsInWords } from './reasons';
 export { chosenStartInWords, infeasibleInWords } from './starts';
-export { asSentences, capitalise, type Wording } from './wording';
+export type { Wording } from './wording';

@@ -1,8 +1,14 @@
-import { spellKey, tonicName, type AccidentalPreference, type Mode } from '../pitch';
-import { noteInKey } from '../pitch/names';
-import type { MidiNote } from '../units';
-import { listInWords, type PartName } from '../voices/parts';
-import type { PartLine } from '../exercise/partLines';
+import {
+  noteInKey,
+  spellKey,
+  tonicName,
+  type AccidentalPreference,
+  type Mode,
+  type MidiNote,
+  type PartName,
+  type PartLine,
+} from '@wide-fern/core';
+import { capitalise, listInWords } from './counting';
 
 const most = 12;
 
@@ -48,8 +54,7 @@ export function scoreInWords(
     byNotes.set(words, [...(byNotes.get(words) ?? []), parts(line.part).many]);
   }
   const sung = [...byNotes].map(([words, who]) => {
-    const names = listInWords(who);
-    return `${names.charAt(0).toUpperCase()}${names.slice(1)}: ${words}.`;
+    return `${capitalise(listInWords(who))}: ${words}.`;
   });
   const key =
     mode === 'chromatic'

@@ -1,8 +1,13 @@
-import { mixedChoir } from '../../voices/parts';
-import { goalTonic } from '../goal';
-import { bestLadder, ladderFrom } from '../ladder';
-import type { Infeasible, Ladder, LadderProblem } from '../problem';
-import { chosenStartInWords, infeasibleInWords, movesInWords, reasonsInWords } from '.';
+import {
+  bestLadder,
+  goalTonic,
+  ladderFrom,
+  mixedChoir,
+  type Infeasible,
+  type Ladder,
+  type LadderProblem,
+} from '@wide-fern/core';
+import { chosenStartInWords, infeasibleInWords, movesInWords, reasonsInWords } from './index';
 
 const problem = (highest: number, more: Partial<LadderProblem> = {}): LadderProblem => ({
   sections: mixedChoir,

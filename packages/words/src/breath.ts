@@ -1,0 +1,8 @@
+import type { BreathAdvice, Seconds } from '@wide-fern/core';
+
+const shown = (seconds: Seconds): string => String(Math.round(seconds * 10) / 10);
+
+/** «12.5 s on one breath; 9 s is comfortable here. Take it at 84 a minute, …» */
+export const breathAdviceInWords = ({ seconds, comfortable, tempo }: BreathAdvice): string =>
+  `${shown(seconds)} s on one breath; ${shown(comfortable)} s is comfortable here. ` +
+  `Take it at ${tempo} a minute, put a breath in the middle, or let them breathe in turn.`;

@@ -1,0 +1,52 @@
+import {
+  type NoteNaming,
+  columnHeadings,
+  type RosterReading,
+  type RowProblem,
+  rosterLengths,
+  singerStates,
+} from '@wide-fern/core';
+import { listInWords } from './counting';
+import { stateWords } from './labels';
+import { partName } from './partNames';
+import { limitsProblemInWords } from './voices';
+
+const exampleOf: Readonly<Record<NoteNaming, string>> = {
+  octaves: 'C4, F♯3 or B♭4',
+  marks: 'c’, F or b♭’',
+  german: 'c’, fis’, b or H',
+};
+
+/** What is wrong in a cell of a roster, and what to write there. */
+export function rowProblemInWords(
+  problem: RowProblem,
+  { parts, naming }: Pick<RosterReading, 'parts' | 'naming'>,
+): string {
+  const partNames = listInWords(parts.map(({ id }) => id));
+  switch (problem.code) {
+    case 'no-name':
+      return 'A name is missing.';
+    case 'name-too-long':
+      return `A name has at most ${rosterLengths.name} characters.`;
+    case 'no-part':
+      return `A part is missing; this choir has ${partNames}.`;
+    case 'notes-too-long':
+      return `Notes have at most ${rosterLengths.notes} characters.`;
+    case 'one-easy-note':
+      return `«${columnHeadings[problem.column]}» is missing; a range needs both easy notes.`;
+    case 'not-a-note':
+      return `«${problem.written}» is no note; write it like ${exampleOf[naming]}.`;
+    case 'not-a-part':
+      return `«${problem.written}» is no part of this choir, which has ${partNames}.`;
+    case 'not-a-state': {
+      const known = listInWords(singerStates.map((state) => stateWords[state]));
+      return `«${problem.written}» is no state; write ${known}, or leave it empty.`;
+    }
+    case 'unclear-leave':
+      return `«${problem.written}» is unclear; write yes or no.`;
+    case 'limits': {
+      const part = parts.find(({ id }) => id === problem.part) ?? partName(problem.part);
+      return limitsProblemInWords(problem.problem, part);
+    }
+  }
+}
