@@ -25,6 +25,7 @@ export default {
       roots: [
         '<rootDir>/packages/core',
         '<rootDir>/packages/words',
+        '<rootDir>/packages/plan',
         '<rootDir>/packages/contract',
         '<rootDir>/packages/catalogue',
         '<rootDir>/packages/sound',

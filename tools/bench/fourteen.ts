@@ -1,5 +1,5 @@
 import { exercises } from '@wide-fern/catalogue';
-import { computePlan, mixedChoir, type ComputedPlan } from '@wide-fern/core';
+import { computePlan, mixedChoir, usualSections, type ComputedPlan } from '@wide-fern/core';
 import { medianTime } from './median';
 
 /** A full warm-up of fourteen segments: every pitched kind, two of them over an octave and more. */
@@ -24,7 +24,8 @@ const segments = ids.map((id) => {
   const exercise = exercises.find((one) => one.id === id)!;
   return { id, exercise, choices: { ...exercise.usual, start: null } };
 });
-const setting = { sections: mixedChoir, needs: [{ part: 'S', highest: 77 }] };
+const need = { part: 'S', highest: 77, highestIn: 'Lanterns', lowest: 62, lowestIn: 'Lanterns' };
+const setting = { sections: usualSections(mixedChoir), needs: [need] };
 
 const recompute = (): ComputedPlan => computePlan(segments, setting, 900);
 

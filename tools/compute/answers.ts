@@ -12,8 +12,8 @@ import {
 import {
   bestLadder,
   breathSeconds,
-  courseOf,
-  figuresOf,
+  performanceOrder,
+  pieceStatistics,
   guessParts,
   partsOfScore,
   patternSeconds,
@@ -163,11 +163,11 @@ const exact = (value: number): number => rounded(value, 6);
 
 const piece: FileAnswer = async (path) => {
   const score = readScore(new Uint8Array(await bytesOf(path)));
-  const course = courseOf(score);
+  const course = performanceOrder(score);
   const guessed = guessParts(score).map(({ line, ...one }) => ({ ...one, line: line.id }));
   const names = [...new Set(guessed.flatMap(({ parts }) => parts))];
   const parts = partsOfScore(score, guessed, names).flatMap((music) => {
-    const found = figuresOf(sungPart(music, course), score, course);
+    const found = pieceStatistics(sungPart(music, course), score, course);
     if (!found) return [];
     const { part, lowest, highest, lowestBar, highestBar, histogram } = found;
     const { longestPhrase, fastestRun, widestLeap, middle } = found;

@@ -21,16 +21,3 @@ export const uuid = z.uuid('This is not a valid id.');
 /** One line of text of limited length, without blank ends. */
 export const line = (most: number) =>
   z.string().trim().min(1, 'Write something here.').max(most, `At most ${most} characters.`);
-
-/** The one shape of every error the server answers with. */
-export const errorBody = z.object({
-  error: z.object({
-    /** A word programs can tell apart: «not_found». */
-    code: z.string(),
-    /** What happened and what to do, for a person. */
-    message: z.string(),
-    /** Messages for single fields of what was sent. */
-    fields: z.record(z.string(), z.string()).optional(),
-  }),
-});
-export type ErrorBody = z.infer<typeof errorBody>;

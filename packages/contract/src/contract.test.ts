@@ -1,5 +1,5 @@
 import {
-  bandSchema,
+  sectionSchema,
   exerciseSchema,
   musicSchema,
   pitchRange,
@@ -16,7 +16,7 @@ describe('what crosses a boundary', () => {
     expect(pitchRange.safeParse([60, 72]).success).toBe(true);
     expect(firstMessage(pitchRange.safeParse([72, 60]))).toContain('must not lie above');
     const band = { id: 'S', one: 'a', many: 'b', octave: 0, singers: 1, suits: true };
-    const wrong = bandSchema.safeParse({ ...band, comfort: [60, 72], reach: [61, 74] });
+    const wrong = sectionSchema.safeParse({ ...band, comfort: [60, 72], reach: [61, 74] });
     expect(firstMessage(wrong)).toBe('The comfort must lie inside the reach.');
   });
   it('tells the kinds of music apart', () => {
@@ -32,7 +32,7 @@ describe('what crosses a boundary', () => {
     expect(firstMessage(cue.safeParse('x'.repeat(91)))).toBe('At most 90 characters.');
   });
   it('knows one schema of plans', () => {
-    const bands = [
+    const sections = [
       {
         id: 'S',
         one: 'soprano',
@@ -44,10 +44,10 @@ describe('what crosses a boundary', () => {
         reach: [59, 81],
       },
     ];
-    const plan = { schema: 1, tonight: { bands, needs: [] }, segments: [] };
+    const plan = { schema: planSchemaVersion, tonight: { sections, needs: [] }, segments: [] };
     expect(planDocumentSchema.safeParse(plan).success).toBe(true);
-    expect(planDocumentSchema.safeParse({ ...plan, schema: 2 }).success).toBe(false);
-    const twice = { ...plan, tonight: { bands: [...bands, ...bands], needs: [] } };
+    expect(planDocumentSchema.safeParse({ ...plan, schema: planSchemaVersion + 1 }).success).toBe(false);
+    const twice = { ...plan, tonight: { sections: [...sections, ...sections], needs: [] } };
     expect(firstMessage(planDocumentSchema.safeParse(twice))).toBe(
       'Each part may stand here once.',
     );

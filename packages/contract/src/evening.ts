@@ -1,7 +1,7 @@
-import { needs, occasions, purposes } from '@wide-fern/core';
+import { placeNeeds, occasions, purposes } from '@wide-fern/core';
 import { line, uuid } from './common';
 import { openTargetSchema, rangesSchema } from './piece';
-import { bandSchema, tonightSchema } from './plan';
+import { sectionSchema, tonightSchema } from './plan';
 import { z } from './zod';
 
 export const agendaKinds = [
@@ -43,7 +43,7 @@ export const agendaSchema = z
   );
 
 /** What the place does not allow, of what exercises can need. */
-export const forbidsSchema = z.array(z.enum(needs)).max(needs.length);
+export const forbidsSchema = z.array(z.enum(placeNeeds)).max(placeNeeds.length);
 const occasion = z.enum(occasions);
 
 /** An evening in the row of dates. */
@@ -76,7 +76,7 @@ export const eveningSchema = eveningSummarySchema.extend({
   /** What is sung, in its order, with the lowest and highest note of each part as it is sung. */
   pieces: z.array(z.object({ id: uuid, title: z.string(), ranges: rangesSchema })),
   /** The sections as they would be if nobody were away. */
-  withEveryone: z.array(bandSchema),
+  withEveryone: z.array(sectionSchema),
   /** What judgements ask for, the pieces of the evening first. */
   wishes: z.array(wishSchema),
 });

@@ -1,4 +1,4 @@
-import { ages, needs, phases, purposes, shapes } from '@wide-fern/core';
+import { ages, placeNeeds, phases, purposes, shapes } from '@wide-fern/core';
 import { line, uuid } from './common';
 import { musicSchema } from './music';
 import { z } from './zod';
@@ -46,7 +46,7 @@ export const exerciseSchema = z.object({
   substitutes: z.array(z.object({ when: line(160), exercise: z.string().max(60) })).max(6),
   effort: z.int().min(1).max(5),
   difficulty: z.int().min(1).max(3),
-  needs: z.array(z.enum(needs)),
+  needs: z.array(z.enum(placeNeeds)),
   cautions: z.array(line(320)).max(6),
   music: musicSchema,
   /** Vowels that take turns from key to key. */

@@ -34,10 +34,15 @@ const rangesByBarSchema = z
     'Each part has as many bars as the score.',
   );
 
-/** A score as it was read: the kept file, who sings which line, and what it asks bar by bar. */
-export const readScoreSchema = z.object({
+/** A score that a piece rests on: the kept file and who sings which line. */
+export const mappedScoreSchema = z.object({
   file: uuid,
   mapping: z.array(mappingSchema).min(1).max(64),
+});
+export type MappedScore = z.infer<typeof mappedScoreSchema>;
+
+/** A score as the server has read it: what it asks bar by bar, and how long it lasts. */
+export const readScoreSchema = mappedScoreSchema.extend({
   byBar: rangesByBarSchema,
   /** As sung, with repeats, at the tempo in the score. */
   seconds: z.number().min(0).max(86_400),
@@ -63,9 +68,9 @@ export const storePieceSchema = z.object({
     .min(-12, 'At most an octave lower.')
     .max(12, 'At most an octave higher.'),
   notes: words(4000),
-  /** As written; from the score where one was read. */
+  /** As typed; where a score is read the server finds them in it. */
   ranges: rangesSchema,
-  score: readScoreSchema.nullable(),
+  score: mappedScoreSchema.nullable(),
 });
 export type StorePiece = z.infer<typeof storePieceSchema>;
 

@@ -1,10 +1,10 @@
-import { conditions } from '@wide-fern/core';
-import { line, midiNote, pitchRange, uuid, withinReach, withinReachMessage } from './common';
+import { conditions, type PartNeed, type Section, type Tonight } from '@wide-fern/core';
+import { line, midiNote, pitchRange, withinReach, withinReachMessage } from './common';
 import { exerciseSchema, usualChoicesSchema } from './exercise';
 import { z } from './zod';
 
-/** A section as a plan is made for it: the band, never the persons. */
-export const bandSchema = z
+/** A section as a plan is made for it: what it can sing, never the persons. */
+export const sectionSchema: z.ZodType<Section> = z
   .object({
     id: z.string().min(1).max(8),
     one: line(40),
@@ -12,44 +12,36 @@ export const bandSchema = z
     octave: z.int().min(-24).max(24),
     comfort: pitchRange,
     reach: pitchRange,
-    /** How many singers the band rests on; 0 when it is the part's default. */
     singers: z.int().min(0).max(2000),
-    /** How many of the section are away. */
     away: z.int().min(0).max(2000).optional(),
-    /** False when no note suits enough of the section. */
     suits: z.boolean(),
   })
   .refine(withinReach, withinReachMessage);
-export type Band = z.infer<typeof bandSchema>;
 
 /** The highest and lowest note that tonight's music asks of a part, and the piece that does. */
-export const needSchema = z.object({
+const partNeedSchema: z.ZodType<PartNeed> = z.object({
   part: z.string().min(1).max(8),
   highest: midiNote,
   highestIn: line(120),
-  /** The printed bar, where a score was read. */
   highestBar: z.int().min(0).max(20_000).optional(),
   lowest: midiNote,
   lowestIn: line(120),
   lowestBar: z.int().min(0).max(20_000).optional(),
 });
-export type Need = z.infer<typeof needSchema>;
 
-/** What keys are computed from: the bands and the music of the evening a plan was made for. */
-export const tonightSchema = z.object({
-  bands: z
-    .array(bandSchema)
+/** What keys are computed from: the sections and the music of the evening a plan was made for. */
+export const tonightSchema: z.ZodType<Tonight> = z.object({
+  sections: z
+    .array(sectionSchema)
     .min(1)
     .max(8)
     .refine(
-      (bands) => new Set(bands.map(({ id }) => id)).size === bands.length,
+      (sections) => new Set(sections.map(({ id }) => id)).size === sections.length,
       'Each part may stand here once.',
     ),
-  needs: z.array(needSchema).max(8),
-  /** How the choir comes to the evening; rested when it is not said. */
+  needs: z.array(partNeedSchema).max(8),
   condition: z.enum(conditions).optional(),
 });
-export type Tonight = z.infer<typeof tonightSchema>;
 
 /** What was chosen for a segment: as usual for the exercise, or changed; start null is the best one. */
 export const choicesSchema = usualChoicesSchema.extend({ start: midiNote.nullable() });
@@ -66,10 +58,13 @@ export type Segment = z.infer<typeof segmentSchema>;
 /** More segments than this nobody leads in one warm-up. */
 export const mostSegments = 40;
 
+/** The shape of documents as they are now; older ones are brought up to it when they are read. */
+export const planSchemaVersion = 2;
+
 /** A warm-up as it is stored: everything its keys and times are computed from. */
 export const planDocumentSchema = z
   .object({
-    schema: z.literal(1),
+    schema: z.literal(planSchemaVersion),
     tonight: tonightSchema,
     segments: z
       .array(segmentSchema)
@@ -80,20 +75,3 @@ export const planDocumentSchema = z
     'Each segment needs an id of its own.',
   );
 export type PlanDocument = z.infer<typeof planDocumentSchema>;
-
-/** A stored plan as the server answers with it. */
-export const planSchema = z.object({
-  id: uuid,
-  version: z.int().min(1),
-  savedAt: z.iso.datetime(),
-  savedBy: z.string(),
-  document: planDocumentSchema,
-});
-export type Plan = z.infer<typeof planSchema>;
-
-/** Saving: the version the changes started from (0 for a first plan) and the whole document. */
-export const savePlanSchema = z.object({
-  version: z.int().min(0),
-  document: planDocumentSchema,
-});
-export type SavePlan = z.infer<typeof savePlanSchema>;

@@ -7,7 +7,7 @@ import {
   type Trims,
 } from '@wide-fern/core';
 import { line, midiNote, pitchRange, uuid, withinReach, withinReachMessage } from './common';
-import { bandSchema } from './plan';
+import { sectionSchema } from './plan';
 import { z } from './zod';
 
 /** A part's letters, as they stand before its lane: «S», «A2». */
@@ -81,7 +81,7 @@ export type SaveVoices = z.infer<typeof saveVoicesSchema>;
 export const voicesSchema = z.object({
   parts: z.array(choirPartSchema),
   /** Each section as it is on record, with everyone who is not on leave. */
-  bands: z.array(bandSchema),
+  sections: z.array(sectionSchema),
   sharePercent: wholePercent,
   trims: trimsSchema,
 });
@@ -150,10 +150,10 @@ const checkFields = {
 };
 
 /** A range check that was kept. */
-export const rangeCheckSchema = z
+export const keptCheckSchema = z
   .object({ ...checkFields, id: uuid, checkedOn: z.iso.date() })
   .refine(withinReach, withinReachMessage);
-export type KeptCheck = z.infer<typeof rangeCheckSchema>;
+export type KeptCheck = z.infer<typeof keptCheckSchema>;
 
 /** Range checks to keep, of one singer or of a whole section; the singers' limits follow them. */
 export const keepChecksSchema = z.object({
@@ -176,7 +176,7 @@ export type KeepChecks = z.infer<typeof keepChecksSchema>;
 export const singerExportSchema = z.object({
   format: z.literal('wide-fern singer 1'),
   singer: singerSchema,
-  checks: z.array(rangeCheckSchema),
+  checks: z.array(keptCheckSchema),
   evenings: z.array(
     z.object({
       startsAt: z.iso.datetime(),
@@ -193,7 +193,7 @@ const singerTonight = z.object({
   /** How the singer is tonight, beside what the roster says. */
   states: z.array(singerStateSchema).max(singerStates.length),
 });
-export type SingerTonight = z.infer<typeof singerTonight>;
+export type SingerPresence = z.infer<typeof singerTonight>;
 
 /** Who is here on an evening and how; whoever is not named is here as usual. */
 export const presenceSchema = z.object({

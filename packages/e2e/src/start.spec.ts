@@ -5,7 +5,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, request, test, type APIRequestContext } from '@playwright/test';
 import type { Evening, Plan, Session } from '@wide-fern/contract';
-import { freePort } from '@wide-fern/tools';
+import { freePort } from '../../../tools/postgres/cluster';
 
 const root = join(import.meta.dirname, '..', '..', '..');
 

@@ -3,7 +3,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { StrictMode } from 'react';
 import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
-import { queryClient } from './api/queries';
+import { queryClient } from '@wide-fern/client';
 import { router } from './app/router';
 import { followLight } from './app/theme';
 import './ui/fonts.css';

@@ -11,3 +11,8 @@ export * from './roster';
 export * from './time';
 export * from './typed';
 export * from './voices';
+export * from './plan/carryOver';
+export * from './plan/compare';
+export * from './plan/edits';
+export * from './plan/needs';
+export * from './plan/words';

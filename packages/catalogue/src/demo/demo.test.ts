@@ -1,5 +1,5 @@
 import {
-  courseOf,
+  performanceOrder,
   guessParts,
   mixedChoir,
   needsTonight,
@@ -20,7 +20,7 @@ import {
 } from './index';
 
 describe('the demo choir', () => {
-  it('has 12 sopranos, 10 altos, 6 tenors and 8 basses, whose sections have the usual bands', () => {
+  it('has 12 sopranos, 10 altos, 6 tenors and 8 basses, who together have the usual ranges', () => {
     for (const part of mixedChoir) {
       const section = demoSingers.filter((singer) => singer.part === part.id);
       expect(sectionComfort(section)).toEqual({
@@ -65,7 +65,7 @@ describe('the pieces of the demo', () => {
       expect([key, score.bars.length >= 24 && score.bars.length <= 48]).toEqual([key, true]);
       expect(sung(key).map(({ part }) => part)).toEqual(['S', 'A', 'T', 'B']);
       expect(score.title).toBe(demoPieces[key]);
-      const { seconds } = courseOf(score);
+      const { seconds } = performanceOrder(score);
       expect([key, seconds > 40 && seconds < 240]).toEqual([key, true]);
       // Bars are as full as their metre says, in every voice.
       for (const { notes } of score.staves) {

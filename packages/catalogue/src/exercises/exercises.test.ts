@@ -6,6 +6,7 @@ import {
   isPitched,
   kinds,
   mixedChoir,
+  usualSections,
   phases,
   sharedKeys,
   syllablesOf,
@@ -154,7 +155,7 @@ describe('the keys of the built-in exercises, for a mixed choir', () => {
       const choices = { ...exercise.usual, start: null };
       const { keys } = computeSegment(
         { id: exercise.id, exercise, choices },
-        { sections: mixedChoir, needs: [] },
+        { sections: usualSections(mixedChoir), needs: [] },
       );
       expect(keys.kind !== 'none' && keys.sung !== undefined).toBe(true);
     },

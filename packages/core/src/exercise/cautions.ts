@@ -1,5 +1,5 @@
 import { isNote, isPitched, type Music } from './music';
-import type { Need, Phase } from './vocabulary';
+import type { PlaceNeed, Phase } from './vocabulary';
 
 /** What has to be minded, where it applies; never medical advice (docs/model.md, section 3). */
 export const cautionKinds = [
@@ -24,7 +24,7 @@ const onJaw = /\b(jaws?|cheeks?)\b[^.]*\b(hangs?|stroke|loose)|\b(stroke|chew|ya
 export interface ToCaution {
   readonly phase: Phase;
   readonly effort: number;
-  readonly needs: readonly Need[];
+  readonly needs: readonly PlaceNeed[];
   readonly steps: readonly string[];
   readonly music: Music;
 }

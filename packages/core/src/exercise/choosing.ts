@@ -1,6 +1,6 @@
 import type { MidiNote } from '../units';
 import type { Kind } from './music';
-import type { Age, Need, Phase, Purpose } from './vocabulary';
+import type { Age, PlaceNeed, Phase, Purpose } from './vocabulary';
 
 /** What is wanted of an exercise; what is not said does not matter. */
 export interface Wanted {
@@ -12,7 +12,7 @@ export interface Wanted {
   readonly mostEffort?: number | undefined;
   readonly mostDifficulty?: number | undefined;
   /** What the place and the singers cannot give. */
-  readonly without?: readonly Need[] | undefined;
+  readonly without?: readonly PlaceNeed[] | undefined;
   readonly age?: Age | undefined;
   /** At least so many keys that suit everyone tonight; what has no pitch always works. */
   readonly leastKeys?: number | undefined;
@@ -31,7 +31,7 @@ export interface Choosable {
   readonly kind: Kind;
   readonly effort: number;
   readonly difficulty: number;
-  readonly needs: readonly Need[];
+  readonly needs: readonly PlaceNeed[];
   readonly ages: readonly Age[] | undefined;
   /** Keys that suit everyone tonight; undefined without pitch. */
   readonly keys: readonly MidiNote[] | undefined;

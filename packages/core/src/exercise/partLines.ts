@@ -1,7 +1,7 @@
 import type { Beats, MidiNote } from '../units';
 import type { Sounding } from '../plan/segment';
 import { beatsOf, beatsOfEvents, isNote, type Music, type PatternEvent } from './music';
-import { roleOf } from './roles';
+import { partAction } from './roles';
 import type { Dynamic } from './vocabulary';
 
 /** A note of one part as it sounds, or a silence (midi null). */
@@ -98,7 +98,7 @@ export function partLines(music: Music, soundings: readonly Sounding[]): PartLin
   const length = beatsOf(music);
   return soundings.map((sounding, place) => {
     if (sounding.does === 'rest') return { part: sounding.part, events: silence(length) };
-    const role = roleOf(music, place, soundings.length);
+    const role = partAction(music, place, soundings.length);
     let events: LineEvent[];
     if (role?.kind === 'holds') {
       const { syllable, over } = music as Extract<Music, { kind: 'drone' }>;

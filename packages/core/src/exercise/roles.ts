@@ -20,13 +20,13 @@ export const lineOfPart = (lines: number, place: number, parts: number): number 
   parts <= lines ? place : Math.floor((place * lines) / parts);
 
 /** What one part does in music that not all do alike. */
-export type Role =
+export type PartAction =
   /** Holds one note, wherever it lies best. */
   | { readonly kind: 'holds'; readonly offset: Semitones }
   | { readonly kind: 'sings'; readonly notes: readonly PatternEvent[] };
 
 /** The role of the part at a place, counted from the highest; undefined where all parts do alike. */
-export function roleOf(music: Music, place: number, parts: number): Role | undefined {
+export function partAction(music: Music, place: number, parts: number): PartAction | undefined {
   if (music.kind === 'lines') {
     const notes = music.lines[lineOfPart(music.lines.length, place, parts)] ?? [];
     return { kind: 'sings', notes };
@@ -39,7 +39,7 @@ export function roleOf(music: Music, place: number, parts: number): Role | undef
 
 /** The span of what the part at a place sings. */
 export function spanOfPart(music: Music, place: number, parts: number) {
-  const role = roleOf(music, place, parts);
+  const role = partAction(music, place, parts);
   if (role?.kind === 'holds') return { lowest: role.offset, highest: role.offset };
   if (role?.kind === 'sings') {
     return spanOfOffsets(role.notes.flatMap((note) => ('offset' in note ? [note.offset] : [])));

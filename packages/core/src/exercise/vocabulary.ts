@@ -60,8 +60,8 @@ export const purposes = [
 export type Purpose = (typeof purposes)[number];
 
 /** What an exercise needs of the place and the singers. */
-export const needs = ['standing', 'floor', 'noise', 'prop', 'mirror'] as const;
-export type Need = (typeof needs)[number];
+export const placeNeeds = ['standing', 'floor', 'noise', 'prop', 'mirror'] as const;
+export type PlaceNeed = (typeof placeNeeds)[number];
 
 /** Who an exercise suits. */
 export const ages = ['children', 'changing voices', 'adults'] as const;

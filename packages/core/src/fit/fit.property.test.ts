@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { PitchRange } from '../units';
-import type { Section } from '../voices/parts';
+import type { Voice } from '../voices/parts';
 import { fitOnTonic, sharedTonics, stageWindow } from './fit';
 
 const section = fc
@@ -10,7 +10,7 @@ const section = fc
     fc.integer({ min: 0, max: 5 }),
     fc.constantFrom(0, -12),
   )
-  .map(([low, width, more, octave]): Section => ({
+  .map(([low, width, more, octave]): Voice => ({
     id: 'X',
     comfort: [low, low + width],
     reach: [low - more, low + width + more],

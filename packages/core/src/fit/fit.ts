@@ -1,5 +1,5 @@
 import type { MidiNote, PitchRange, Semitones } from '../units';
-import type { Section } from '../voices/parts';
+import type { Voice } from '../voices/parts';
 
 /** The span of a pattern over its tonic: its least and greatest offset. */
 export interface Span {
@@ -20,7 +20,7 @@ export interface Fit {
 }
 
 /** The fit of notes that a part sings, whatever the octave (docs/model.md, section 4). */
-export function fitOf(section: Section, low: MidiNote, high: MidiNote): Fit {
+export function fitOf(section: Voice, low: MidiNote, high: MidiNote): Fit {
   const roomBelow = low - section.comfort[0];
   const roomAbove = section.comfort[1] - high;
   let state: FitState = 'out';
@@ -31,7 +31,7 @@ export function fitOf(section: Section, low: MidiNote, high: MidiNote): Fit {
 
 /** The fit of a pattern on a tonic, sung the given octave away from it (the part's usual one, unless said). */
 export function fitOnTonic(
-  section: Section,
+  section: Voice,
   span: Span,
   tonic: MidiNote,
   octave: Semitones = section.octave,
@@ -43,7 +43,7 @@ export function fitOnTonic(
  * The tonics on which a pattern is comfortable for every part in its usual octave, lowest to
  * highest; undefined when there is none (docs/model.md, section 4).
  */
-export function sharedTonics(sections: readonly Section[], span: Span): PitchRange | undefined {
+export function sharedTonics(sections: readonly Voice[], span: Span): PitchRange | undefined {
   const low = Math.max(...sections.map((s) => s.comfort[0] - s.octave - span.lowest));
   const high = Math.min(...sections.map((s) => s.comfort[1] - s.octave - span.highest));
   return low <= high ? [low, high] : undefined;

@@ -1,5 +1,5 @@
 import type { MidiNote } from '../units';
-import type { Section } from '../voices/parts';
+import type { Voice } from '../voices/parts';
 import { fitOnTonic, type Fit, type Span } from './fit';
 
 /** One tonic of a key strip: how the pattern lies in each part there, in its usual octave. */
@@ -10,7 +10,7 @@ export interface KeyColumn {
 
 /** Every tonic from the first to the last by semitone, with the fit of each part's own span. */
 export function keyStrip(
-  sections: readonly Section[],
+  sections: readonly Voice[],
   spanOf: (part: string) => Span,
   [first, last]: readonly [MidiNote, MidiNote],
 ): KeyColumn[] {

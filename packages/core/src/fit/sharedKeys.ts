@@ -1,8 +1,8 @@
 import { isPitched, type Music } from '../exercise/music';
-import { roleOf, spanOfPart } from '../exercise/roles';
+import { partAction, spanOfPart } from '../exercise/roles';
 import { canVoice } from '../ladder/chord';
 import type { MidiNote, PitchRange } from '../units';
-import type { Section } from '../voices/parts';
+import type { Voice } from '../voices/parts';
 
 /** The starts a chord is tried on: one of every pitch class, around middle C. */
 const chordRoots = Array.from({ length: 12 }, (_, i) => 55 + i);
@@ -15,7 +15,7 @@ const inSomeOctave = (note: MidiNote, [low, high]: PitchRange): boolean =>
  * The keys in which every part is comfortable as it usually sings: tonics in the treble octave, for
  * a chord its roots, one of each name. Undefined for what has no keys (docs/model.md, section 4).
  */
-export function sharedKeys(music: Music, sections: readonly Section[]): MidiNote[] | undefined {
+export function sharedKeys(music: Music, sections: readonly Voice[]): MidiNote[] | undefined {
   if (!isPitched(music)) return undefined;
   if (music.kind === 'chord') {
     // Inside the comfort is asked for, so the comfort is all there is.
@@ -24,7 +24,7 @@ export function sharedKeys(music: Music, sections: readonly Section[]): MidiNote
     return chordRoots.filter((root) => canVoice(setting, root));
   }
   const parts = sections.map(({ comfort, octave }, place) => {
-    const role = roleOf(music, place, sections.length);
+    const role = partAction(music, place, sections.length);
     const span = spanOfPart(music, place, sections.length) ?? { lowest: 0, highest: 0 };
     return { comfort, octave, span, anyOctave: role?.kind === 'holds' };
   });

@@ -1,12 +1,7 @@
 import type { MidiNote } from '../units';
 import type { Span } from '../fit/fit';
-import type { Section } from '../voices/parts';
-
-/** The highest note that tonight's music asks of a part. */
-export interface TopNeed {
-  readonly part: string;
-  readonly highest: MidiNote;
-}
+import type { PartNeed } from '../piece/needs';
+import type { Voice } from '../voices/parts';
 
 /**
  * The tonic a ladder should reach for tonight's music: the least one at which every part that can
@@ -15,9 +10,9 @@ export interface TopNeed {
  * (docs/model.md, section 5).
  */
 export function goalTonic(
-  sections: readonly Section[],
+  sections: readonly Voice[],
   span: Span,
-  needs: readonly TopNeed[],
+  needs: readonly Pick<PartNeed, 'part' | 'highest'>[],
 ): MidiNote | undefined {
   const tonics = sections.flatMap((section) => {
     const need = needs.find(({ part }) => part === section.id);

@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import type { PitchRange } from '../units';
-import { mixedChoir, type Section } from '../voices/parts';
+import { mixedChoir, type Voice } from '../voices/parts';
 import { bestLadder, ladderFrom } from './ladder';
 import type { Ladder, LadderProblem, Move } from './problem';
 import { keyOffsets, shapes } from './shape';
@@ -90,7 +90,7 @@ function tryEverything(problem: LadderProblem) {
   const { pattern, fraction, keys } = problem;
   const displacements = pattern.octaveMoves ?? [0, -12, 12];
   const offsets = keyOffsets(problem.shape, keys, problem.step);
-  const price = (section: Section, tonic: number, displacement: number): number => {
+  const price = (section: Voice, tonic: number, displacement: number): number => {
     const [low, high] = section.comfort;
     const lo = tonic + section.octave + displacement + pattern.lowest;
     const hi = tonic + section.octave + displacement + pattern.highest;
@@ -105,7 +105,7 @@ function tryEverything(problem: LadderProblem) {
   };
   const rank = (move: Move, usual: number) =>
     move === 'rest' ? 3 : move === usual ? 0 : move < usual ? 1 : 2;
-  const bestWay = (section: Section, tonics: readonly number[]) => {
+  const bestWay = (section: Voice, tonics: readonly number[]) => {
     const actions: Move[] = displacements.map((displacement) => section.octave + displacement);
     if (pattern.mayRest !== false) actions.push('rest');
     let ways: Move[][] = [[]];
@@ -154,7 +154,7 @@ describe('against trying everything', () => {
         fc.integer({ min: 0, max: 4 }),
         fc.constantFrom(0, -12),
       )
-      .map(([low, width, below, above, octave]): Section => ({
+      .map(([low, width, below, above, octave]): Voice => ({
         id,
         comfort: [low, low + width] satisfies PitchRange,
         reach: [low - below, low + width + above],

@@ -1,6 +1,6 @@
 import type { MidiNote, Semitones } from '../units';
 import { fitOnTonic, stageWindow } from '../fit/fit';
-import type { Section } from '../voices/parts';
+import type { Voice } from '../voices/parts';
 import { ladderCosts } from './costs';
 import type { LadderPattern, Move, PartPath } from './problem';
 
@@ -9,7 +9,7 @@ const usualMoves: readonly Semitones[] = [0, -12, 12];
 
 /** What one part can do, in the order of preference: as usual, down, up, rest. */
 export interface PartChoices {
-  readonly section: Section;
+  readonly section: Voice;
   readonly pattern: LadderPattern;
   readonly displacements: readonly Semitones[];
   /** The weight on a tonic of every displacement in order, then of resting; Infinity where it is not allowed. */
@@ -33,7 +33,7 @@ const restWeight = weigh(ladderCosts.rest, 1, 0);
 
 /** The points of one repetition in one part; Infinity where it is not allowed (docs/model.md, section 5). */
 function singingCost(
-  section: Section,
+  section: Voice,
   pattern: LadderPattern,
   fraction: number,
 ): (tonic: MidiNote, displacement: Semitones) => number {
@@ -52,11 +52,7 @@ function singingCost(
 }
 
 /** Prepares what a part can do with a pattern; the weights of a tonic are computed once. */
-export function partChoices(
-  section: Section,
-  pattern: LadderPattern,
-  fraction: number,
-): PartChoices {
+export function partChoices(section: Voice, pattern: LadderPattern, fraction: number): PartChoices {
   const displacements = [...new Set(pattern.octaveMoves ?? usualMoves)].sort(byPreference);
   const rest = (pattern.mayRest ?? true) ? restWeight : Infinity;
   const cost = singingCost(section, pattern, fraction);

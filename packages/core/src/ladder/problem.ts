@@ -1,5 +1,5 @@
 import type { MidiNote, Semitones } from '../units';
-import type { Section } from '../voices/parts';
+import type { Voice } from '../voices/parts';
 import type { Span } from '../fit/fit';
 import type { Shape } from './shape';
 
@@ -17,7 +17,7 @@ export interface LadderPattern extends Span {
 
 /** Everything the choice of keys depends on (docs/model.md, section 5). */
 export interface LadderProblem {
-  readonly sections: readonly Section[];
+  readonly sections: readonly Voice[];
   /** What every part sings that has nothing of its own. */
   readonly pattern: LadderPattern;
   /** What single parts sing instead, by their ids: the holders of a drone, a line of their own. */

@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import { beatsOfEvents } from '../exercise/music';
 import { mixedChoir } from '../voices/parts';
+import { usualSections } from '../voices/section';
 import { computeSegment } from '../plan';
 import {
   choirScore,
@@ -125,7 +126,7 @@ describe('a choir’s score', () => {
     } as const;
     const { repetitions } = computeSegment(
       { id: 'x', exercise, choices },
-      { sections: mixedChoir, needs: [] },
+      { sections: usualSections(mixedChoir), needs: [] },
     );
     const score = choirScore(exercise, 60, mixedChoir, repetitions)!;
     expect(score).toMatchObject({ title: 'Turns', between: 3, mode: 'major' });

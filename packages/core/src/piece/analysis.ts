@@ -2,20 +2,20 @@ import { partName } from './score/partName';
 import type { MidiNote, PitchRange, Seconds, Semitones } from '../units';
 import type { Metre } from '../exercise/music';
 import {
-  comfortFiguresOf,
-  figuresOf,
-  hardnessOf,
+  comfortStatistics,
+  pieceStatistics,
+  barDifficulty,
   sungPart,
-  type BarHardness,
-  type ComfortFigures,
-  type PartFigures,
+  type BarDifficulty,
+  type ComfortStatistics,
+  type PartStatistics,
 } from './figures';
 import {
   barNumber,
   beatsAMinute,
-  courseOf,
+  performanceOrder,
   partsOfScore,
-  type Course,
+  type PerformanceOrder,
   type Mapping,
   type PartMusic,
 } from './music';
@@ -40,10 +40,10 @@ export interface PieceSetting {
 /** What a piece asks of one part. */
 export interface PartAnalysis {
   readonly part: string;
-  readonly figures: PartFigures;
-  readonly comfort: ComfortFigures;
+  readonly figures: PartStatistics;
+  readonly comfort: ComfortStatistics;
   /** By the written bar's place in the score. */
-  readonly hardness: readonly BarHardness[];
+  readonly difficulty: readonly BarDifficulty[];
   /** What is sung where it is highest. */
   readonly highestWords: string;
   /** Whether it sings in a written bar. */
@@ -96,16 +96,16 @@ export function joinSyllables(syllables: readonly string[]): string {
 /** Everything a piece asks of the sections, as they sing it (docs/model.md, section 9). */
 export function analysePiece(score: PieceScore, setting: PieceSetting): PieceAnalysis {
   const { mapping, sections, pace, transpose, phrase } = setting;
-  const course = courseOf(score, pace);
+  const order = performanceOrder(score, pace);
   const musics = partsOfScore(
     score,
     mapping,
     sections.map(({ id }) => id),
   ).map((music) => transposed(music, transpose));
-  const sung = musics.map((music) => sungPart(music, course));
+  const sung = musics.map((music) => sungPart(music, order));
   const comfortOf = (part: string) => sections.find(({ id }) => id === part)!.comfort;
   const parts = sung.flatMap((one, i): PartAnalysis[] => {
-    const figures = figuresOf(one, score, course);
+    const figures = pieceStatistics(one, score, order);
     if (!figures) return [];
     const comfort = comfortOf(one.part);
     const sings = score.bars.map(() => false);
@@ -114,8 +114,8 @@ export function analysePiece(score: PieceScore, setting: PieceSetting): PieceAna
       {
         part: one.part,
         figures,
-        comfort: comfortFiguresOf(one, comfort, score, course),
-        hardness: hardnessOf(one, { comfort, phrase, score, course }),
+        comfort: comfortStatistics(one, comfort, score, order),
+        difficulty: barDifficulty(one, { comfort, phrase, score, order }),
         highestWords: wordsAt(musics[i]!, score, figures.highest),
         sings,
       },
@@ -124,12 +124,12 @@ export function analysePiece(score: PieceScore, setting: PieceSetting): PieceAna
   return {
     parts,
     bars: score.bars.map(({ number, counted }) => ({ number, counted })),
-    seconds: course.seconds,
+    seconds: order.seconds,
     demands: demandsOf(
       sung.map((one) => ({ sung: one, comfort: comfortOf(one.part) })),
       phrase,
       score,
-      course,
+      order,
     ),
     tempo: beatsAMinute(score),
     key: inForce(score.keys, 0),
@@ -204,7 +204,7 @@ export function foundIn(score: PieceScore): FoundScore {
     composer: score.composer,
     language: score.language,
     bars: score.bars.filter(({ counted }) => counted).length,
-    seconds: courseOf(score).seconds,
+    seconds: performanceOrder(score).seconds,
     tempo: beatsAMinute(score),
     staves: score.staves
       .filter(({ notes }) => notes.length > 0)
@@ -235,8 +235,12 @@ export function foundIn(score: PieceScore): FoundScore {
   };
 }
 
-/** The place in the course at which a printed bar is first sung; undefined for a bar that is none. */
-export function placeOfBar(score: PieceScore, course: Course, number: number): number | undefined {
-  const place = course.bars.findIndex((_, i) => barNumber(score, course, i) === number);
+/** The place in the order at which a printed bar is first sung; undefined for a bar that is none. */
+export function placeOfBar(
+  score: PieceScore,
+  order: PerformanceOrder,
+  number: number,
+): number | undefined {
+  const place = order.bars.findIndex((_, i) => barNumber(score, order, i) === number);
   return place >= 0 ? place : undefined;
 }

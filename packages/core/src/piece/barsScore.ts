@@ -3,7 +3,7 @@ import { transposed } from './analysis';
 import { trebleTonic } from './excerpt';
 import { metreOf, usualTempo, type PartMusic } from './music';
 import { inForce, type PieceScore } from './score/score';
-import { eventsOf, lineOfBars, writtenCourse } from './writtenBars';
+import { eventsOf, lineOfBars, writtenOrder } from './writtenBars';
 
 /**
  * Some written bars of a piece as a score to be engraved: each part its own line with its words, in
@@ -17,7 +17,7 @@ export function barsScore(
   [from, to]: readonly [from: number, to: number],
   transpose = 0,
 ): Score {
-  const course = writtenCourse(score, from, to);
+  const order = writtenOrder(score, from, to);
   const { fifths, mode } = inForce(score.keys, from) ?? { fifths: 0, mode: 'major' as const };
   const metre = metreOf(score, from);
   const tonic = trebleTonic(fifths, mode) + transpose;
@@ -41,10 +41,10 @@ export function barsScore(
         lines: sung.map(({ section, music }) => ({
           part: section.id,
           events: eventsOf(
-            { octave: 0, notes: lineOfBars(music, course) },
+            { octave: 0, notes: lineOfBars(music, order) },
             {
               tonic: 0,
-              length: course.seconds,
+              length: order.seconds,
               beatsInQuarter: metre.unit / 4,
               words: { kind: 'own' },
             },

@@ -1,5 +1,5 @@
 import type { PitchRange, Seconds } from '../units';
-import { courseOf, partsOfScore, type Mapping, type PartMusic } from './music';
+import { performanceOrder, partsOfScore, type Mapping, type PartMusic } from './music';
 import type { RangesByBar } from './needs';
 import type { PieceScore } from './score/score';
 
@@ -51,5 +51,5 @@ export function readingOfScore(
   parts: readonly string[],
 ): ReadingOfScore {
   const byBar = rangesByBar(score, partsOfScore(score, mapping, parts));
-  return { byBar, ranges: wholeRanges(byBar), seconds: courseOf(score).seconds };
+  return { byBar, ranges: wholeRanges(byBar), seconds: performanceOrder(score).seconds };
 }

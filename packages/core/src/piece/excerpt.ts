@@ -7,7 +7,7 @@ import {
   eventsOf,
   exact,
   lineOfBars,
-  writtenCourse,
+  writtenOrder,
   type ExcerptWords,
   type LineQuarters,
 } from './writtenBars';
@@ -114,10 +114,10 @@ function chordByChord(lines: readonly LineQuarters[]): LineQuarters[] {
  */
 export function excerpt(score: PieceScore, wanted: ExcerptWanted): Excerpt | undefined {
   const { from, to, form, words } = wanted;
-  const course = writtenCourse(score, from, to);
+  const order = writtenOrder(score, from, to);
   const chosen = form === 'line' ? wanted.parts.slice(0, 1) : wanted.parts;
   const taken = chosen.map(({ music, octave }) => {
-    return { octave, notes: lineOfBars(music, course) };
+    return { octave, notes: lineOfBars(music, order) };
   });
   if (taken.every(({ notes }) => notes.length === 0)) return undefined;
   const { fifths, mode } = inForce(score.keys, from) ?? { fifths: 0, mode: 'major' as const };
@@ -129,7 +129,7 @@ export function excerpt(score: PieceScore, wanted: ExcerptWanted): Excerpt | und
   const length =
     form === 'chords'
       ? Math.max(...lines.flatMap(({ notes }) => notes.map((note) => note.to)))
-      : course.seconds;
+      : order.seconds;
   const written = lines.map((line) => eventsOf(line, { tonic, length, beatsInQuarter, words }));
   const quarters = inForce(score.tempos, from)?.tempo ?? usualTempo;
   const { lines: cut, breathBeats } =

@@ -3,7 +3,7 @@ import {
   barNumber,
   sungNotesOf,
   upperLine,
-  type Course,
+  type PerformanceOrder,
   type PartMusic,
   type PieceNote,
 } from './music';
@@ -17,7 +17,7 @@ export interface Stretch {
 }
 
 /** What a piece asks of a part (docs/model.md, section 9). Bars are printed numbers. */
-export interface PartFigures {
+export interface PartStatistics {
   readonly part: string;
   readonly lowest: MidiNote;
   readonly highest: MidiNote;
@@ -38,7 +38,7 @@ export interface PartFigures {
 }
 
 /** What a piece asks of a part against its section's comfort. */
-export interface ComfortFigures {
+export interface ComfortStatistics {
   readonly above: Seconds;
   readonly below: Seconds;
   /** Seconds in the top three semitones of the comfort. */
@@ -81,20 +81,20 @@ export interface SungPart {
 }
 
 /** Sings a part once for all figures. */
-export function sungPart(music: PartMusic, course: Course): SungPart {
-  const notes = sungNotesOf(music, course);
+export function sungPart(music: PartMusic, order: PerformanceOrder): SungPart {
+  const notes = sungNotesOf(music, order);
   return { part: music.part, notes, upper: phrases(upperLine(notes)) };
 }
 
 /** What a piece asks of a part; undefined for a part that sings nothing. */
-export function figuresOf(
+export function pieceStatistics(
   { part, notes, upper }: SungPart,
   score: PieceScore,
-  course: Course,
-): PartFigures | undefined {
+  order: PerformanceOrder,
+): PartStatistics | undefined {
   const [first] = notes;
   if (!first) return undefined;
-  const number = (place: number) => barNumber(score, course, place);
+  const number = (place: number) => barNumber(score, order, place);
   const begins = (note: PieceNote) => number(note.pieces[0]!.place);
   let lowest = first;
   let highest = first;
@@ -146,12 +146,12 @@ const isHigh = (midi: MidiNote, [, high]: PitchRange): boolean =>
   midi <= high && midi > high - topSemitones;
 
 /** How a part of a piece lies in its section's comfort. */
-export function comfortFiguresOf(
+export function comfortStatistics(
   { notes }: SungPart,
   comfort: PitchRange,
   score: PieceScore,
-  course: Course,
-): ComfortFigures {
+  order: PerformanceOrder,
+): ComfortStatistics {
   const outside = new Set<number>();
   let above = 0;
   let below = 0;
@@ -163,13 +163,13 @@ export function comfortFiguresOf(
       if (isHigh(midi, comfort)) high += ends - starts;
       continue;
     }
-    for (const { place } of pieces) outside.add(barNumber(score, course, place));
+    for (const { place } of pieces) outside.add(barNumber(score, order, place));
   }
   return { above, below, high, barsOutside: [...outside].sort((a, b) => a - b) };
 }
 
 /** How hard a bar is for a part, in points for comparing bars only, and what makes it so. */
-export interface BarHardness {
+export interface BarDifficulty {
   readonly points: number;
   readonly above: boolean;
   readonly below: boolean;
@@ -193,21 +193,21 @@ interface Sums {
  * as far as this bar, exceeds the comfortable phrase, and 1 for each semitone of a leap beyond a
  * fourth (docs/model.md, section 9). A bar that is sung more than once counts as its hardest time.
  */
-export function hardnessOf(
+export function barDifficulty(
   { notes, upper }: SungPart,
   {
     comfort,
     phrase: comfortable,
     score,
-    course,
+    order,
   }: {
     readonly comfort: PitchRange;
     readonly phrase: Seconds;
     readonly score: PieceScore;
-    readonly course: Course;
+    readonly order: PerformanceOrder;
   },
-): BarHardness[] {
-  const sums = course.bars.map((): Sums => ({
+): BarDifficulty[] {
+  const sums = order.bars.map((): Sums => ({
     outside: 0,
     high: 0,
     past: 0,
@@ -238,8 +238,8 @@ export function hardnessOf(
       sums[note.pieces[0]!.place]!.leap += Math.max(0, leap - easyLeap);
     });
   }
-  const bars = score.bars.map((): BarHardness => ({ points: 0, above: false, below: false }));
-  course.bars.forEach(({ bar }, place) => {
+  const bars = score.bars.map((): BarDifficulty => ({ points: 0, above: false, below: false }));
+  order.bars.forEach(({ bar }, place) => {
     const { outside, high, past, leap, above, below } = sums[place]!;
     const points = 3 * outside + 2 * high + past + leap;
     const was = bars[bar]!;

@@ -9,4 +9,4 @@ export * from './music';
 export * from './needs';
 export * from './score';
 export * from './skills';
-export { writtenCourse, type ExcerptWords } from './writtenBars';
+export { writtenOrder, type ExcerptWords } from './writtenBars';

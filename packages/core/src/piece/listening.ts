@@ -5,7 +5,7 @@ import {
   quartersOfPulse,
   sungNotesOf,
   usualTempo,
-  type Course,
+  type PerformanceOrder,
   type PartMusic,
 } from './music';
 import { inForce, type PieceScore } from './score/score';
@@ -14,16 +14,16 @@ import { inForce, type PieceScore } from './score/score';
 export interface PieceListening {
   readonly score: PieceScore;
   readonly parts: readonly PartMusic[];
-  readonly course: Course;
+  readonly order: PerformanceOrder;
   readonly pace: number;
-  /** The first and last place of the course. */
+  /** The first and last place of the order. */
   readonly from: number;
   readonly to: number;
   /** Whether a bar is counted before it begins. */
   readonly countIn: boolean;
 }
 
-/** What is heard of a piece, and when each place of its course begins. */
+/** What is heard of a piece, and when each place of its order begins. */
 export interface PieceProgramme extends Programme {
   /** For each place from the first on, when it begins. */
   readonly places: readonly Seconds[];
@@ -34,8 +34,8 @@ const loudness = 0.6;
 
 /** A stretch of a piece as it sounds, from its first bar to its last, with a bar counted in. */
 export function pieceProgramme(listening: PieceListening): PieceProgramme {
-  const { score, parts, course, pace, from, to, countIn } = listening;
-  const first = course.bars[from]!;
+  const { score, parts, order, pace, from, to, countIn } = listening;
+  const first = order.bars[from]!;
   const sounded: Sounded[] = [];
   let begins: Seconds = 0;
   if (countIn) {
@@ -55,12 +55,12 @@ export function pieceProgramme(listening: PieceListening): PieceProgramme {
     }
     begins = beats * beat;
   }
-  const last = course.bars[to];
+  const last = order.bars[to];
   const end = last
-    ? last.starts + course.within(last.bar, score.bars[last.bar]!.quarters)
-    : course.seconds;
+    ? last.starts + order.within(last.bar, score.bars[last.bar]!.quarters)
+    : order.seconds;
   for (const music of parts) {
-    for (const note of sungNotesOf(music, course)) {
+    for (const note of sungNotesOf(music, order)) {
       // A note that is held over into the stretch is sung from its beginning on.
       const starts = Math.max(note.starts, first.starts);
       const ends = Math.min(note.ends, end);
@@ -79,6 +79,6 @@ export function pieceProgramme(listening: PieceListening): PieceProgramme {
     seconds: begins + end - first.starts,
     sounded,
     keys: [begins],
-    places: course.bars.slice(from, to + 1).map(({ starts }) => begins + starts - first.starts),
+    places: order.bars.slice(from, to + 1).map(({ starts }) => begins + starts - first.starts),
   };
 }

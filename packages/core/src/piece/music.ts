@@ -88,7 +88,7 @@ export function beatsAMinute(score: PieceScore): number {
 }
 
 /** A bar in the order sung, with when it begins. */
-export interface CourseBar {
+export interface PerformedBar {
   /** Its place in the score. */
   readonly bar: number;
   readonly from: Quarters;
@@ -96,8 +96,8 @@ export interface CourseBar {
 }
 
 /** A score laid out in time as it is sung. */
-export interface Course {
-  readonly bars: readonly CourseBar[];
+export interface PerformanceOrder {
+  readonly bars: readonly PerformedBar[];
   readonly seconds: Seconds;
   /** The seconds from a bar's beginning to a place in it. */
   readonly within: (bar: number, at: Quarters) => Seconds;
@@ -126,7 +126,7 @@ function temposByBar({ bars, tempos }: PieceScore): (readonly (readonly [Quarter
  * @param pace how much faster than written; 1 is as written
  * @throws RangeError when the repeat signs lead round without end
  */
-export function courseOf(score: PieceScore, pace = 1): Course {
+export function performanceOrder(score: PieceScore, pace = 1): PerformanceOrder {
   const tempos = temposByBar(score);
   const within = (bar: number, at: Quarters): Seconds => {
     const marks = tempos[bar]!;
@@ -140,7 +140,7 @@ export function courseOf(score: PieceScore, pace = 1): Course {
   };
   let from: Quarters = 0;
   let starts: Seconds = 0;
-  const bars = sungOrder(score.bars).map((bar): CourseBar => {
+  const bars = sungOrder(score.bars).map((bar): PerformedBar => {
     const here = { bar, from, starts };
     from += score.bars[bar]!.quarters;
     starts += within(bar, score.bars[bar]!.quarters);
@@ -158,7 +158,7 @@ export interface PieceNote {
   readonly to: Quarters;
   readonly starts: Seconds;
   readonly ends: Seconds;
-  /** Where it sounds: places in the course, and for how long there. */
+  /** Where it sounds: places in the order, and for how long there. */
   readonly pieces: readonly { readonly place: number; readonly seconds: Seconds }[];
   readonly syllables?: readonly string[] | undefined;
 }
@@ -170,7 +170,7 @@ interface Growing extends PieceNote {
 }
 
 /** One line as it is sung, in the order in which its notes begin. */
-function sungLine(notes: readonly StaffNote[], line: number, course: Course): PieceNote[] {
+function sungLine(notes: readonly StaffNote[], line: number, order: PerformanceOrder): PieceNote[] {
   const byBar = new Map<number, StaffNote[]>();
   for (const note of notes) {
     const bar = byBar.get(note.bar);
@@ -180,13 +180,13 @@ function sungLine(notes: readonly StaffNote[], line: number, course: Course): Pi
   const sung: Growing[] = [];
   /** Notes that are tied on, by pitch. */
   const open = new Map<number, Growing[]>();
-  course.bars.forEach(({ bar, from, starts }, place) => {
+  order.bars.forEach(({ bar, from, starts }, place) => {
     for (const note of byBar.get(bar) ?? []) {
       const { midi } = note;
       const begins = from + note.at;
-      const begun = starts + course.within(bar, note.at);
+      const begun = starts + order.within(bar, note.at);
       const to = begins + note.quarters;
-      const ends = starts + course.within(bar, note.at + note.quarters);
+      const ends = starts + order.within(bar, note.at + note.quarters);
       const waiting = open.get(midi);
       // Two voices of a line may hold the same pitch: the one that ends here goes on.
       const held = note.tieStop
@@ -215,14 +215,14 @@ function sungLine(notes: readonly StaffNote[], line: number, course: Course): Pi
 }
 
 /** A part's notes as they are sung, in the order in which they begin; of notes together the highest line first. */
-export function sungNotesOf({ lines }: PartMusic, course: Course): PieceNote[] {
-  const sung = lines.flatMap((notes, line) => sungLine(notes, line, course));
+export function sungNotesOf({ lines }: PartMusic, order: PerformanceOrder): PieceNote[] {
+  const sung = lines.flatMap((notes, line) => sungLine(notes, line, order));
   return lines.length > 1 ? sung.sort((a, b) => a.from - b.from || a.line - b.line) : sung;
 }
 
-/** The printed number of a bar of the course. */
-export const barNumber = (score: PieceScore, course: Course, place: number): number =>
-  score.bars[course.bars[place]!.bar]!.number;
+/** The printed number of a bar of the order. */
+export const barNumber = (score: PieceScore, order: PerformanceOrder, place: number): number =>
+  score.bars[order.bars[place]!.bar]!.number;
 
 /** The line that is followed in a divided part: its upper one, and others where that is silent. */
 export function upperLine(notes: readonly PieceNote[]): PieceNote[] {

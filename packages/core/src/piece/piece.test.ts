@@ -1,9 +1,9 @@
 import { analysePiece, foundIn } from './analysis';
 import { readingOfScore } from './byBar';
 import { excerpt, trebleTonic } from './excerpt';
-import { comfortFiguresOf, hardnessOf, sungPart } from './figures';
+import { comfortStatistics, barDifficulty, sungPart } from './figures';
 import { pieceProgramme } from './listening';
-import { beatsAMinute, courseOf, partsOfScore, type PartMusic } from './music';
+import { beatsAMinute, performanceOrder, partsOfScore, type PartMusic } from './music';
 import { partsOfChoir } from './score/guess';
 import { nameSays } from './score/names';
 import type { PieceScore, StaffNote } from './score/score';
@@ -68,8 +68,8 @@ function scoreOf(
 }
 
 const sungIn = ({ score, music }: ReturnType<typeof scoreOf>) => {
-  const course = courseOf(score);
-  return { score, course, sung: music.map((part) => sungPart(part, course)) };
+  const order = performanceOrder(score);
+  return { score, order, sung: music.map((part) => sungPart(part, order)) };
 };
 
 describe('how a piece lies in a comfort', () => {
@@ -85,8 +85,8 @@ describe('how a piece lies in a comfort', () => {
     ],
   });
   it('is told in seconds above, below and in the top three semitones, with the bars', () => {
-    const { score, course, sung } = sungIn(piece);
-    expect(comfortFiguresOf(sung[0]!, comfort, score, course)).toEqual({
+    const { score, order, sung } = sungIn(piece);
+    expect(comfortStatistics(sung[0]!, comfort, score, order)).toEqual({
       above: 3,
       below: 4,
       high: 2,
@@ -94,8 +94,8 @@ describe('how a piece lies in a comfort', () => {
     });
   });
   it('makes bars as hard as its points say', () => {
-    const { score, course, sung } = sungIn(piece);
-    const bars = hardnessOf(sung[0]!, { comfort, phrase: 5, score, course });
+    const { score, order, sung } = sungIn(piece);
+    const bars = barDifficulty(sung[0]!, { comfort, phrase: 5, score, order });
     expect(bars).toEqual([
       // 2 s in the top three semitones; a leap of a fifth, two semitones beyond a fourth.
       { points: 2 * 2 + 2, above: false, below: false },
@@ -113,16 +113,16 @@ describe('how a piece lies in a comfort', () => {
       ],
     });
     const bars = [{ ...once.score.bars[0]!, repeatTo: {} }, once.score.bars[1]!];
-    const { score, course, sung } = sungIn({ ...once, score: { ...once.score, bars } });
-    const [first] = hardnessOf(sung[0]!, { comfort, phrase: 100, score, course });
+    const { score, order, sung } = sungIn({ ...once, score: { ...once.score, bars } });
+    const [first] = barDifficulty(sung[0]!, { comfort, phrase: 100, score, order });
     expect(first!.points).toBe(12);
-    expect(comfortFiguresOf(sung[0]!, comfort, score, course).above).toBe(8);
+    expect(comfortStatistics(sung[0]!, comfort, score, order).above).toBe(8);
   });
   it('is sung quicker at another pace, in a beat of the metre', () => {
     const six = scoreOf({ S: [[67, 4]] }, { metres: [{ bar: 0, metre: { beats: 6, unit: 8 } }] });
     expect(beatsAMinute(six.score)).toBe(40);
     expect(beatsAMinute(piece.score)).toBe(60);
-    expect(courseOf(piece.score, 2).seconds).toBe(6);
+    expect(performanceOrder(piece.score, 2).seconds).toBe(6);
   });
 });
 
@@ -150,13 +150,13 @@ describe('the skills that figures suggest', () => {
         [null, 2],
       ],
     });
-    const { score, course, sung } = sungIn(piece);
+    const { score, order, sung } = sungIn(piece);
     const comforts = { S: [62, 79], A: [57, 74], T: [50, 67] } as const;
     const parts = sung.map((one) => ({
       sung: one,
       comfort: comforts[one.part as 'S' | 'A' | 'T'],
     }));
-    const found = demandsOf(parts, 7, score, course).map(
+    const found = demandsOf(parts, 7, score, order).map(
       ({ kind, parts: who, fromBar, toBar, figure }) => [
         kind,
         who.join(''),
@@ -402,8 +402,8 @@ describe('everything a piece asks', () => {
     expect(lower.parts[1]).toMatchObject({ figures: { lowest: 41 }, comfort: { below: 8 } });
   });
   it('is heard from any bar on, with a bar counted in, held notes too', () => {
-    const course = courseOf(piece.score);
-    const wanted = { score: piece.score, parts: piece.music, course, pace: 1, from: 1, to: 1 };
+    const order = performanceOrder(piece.score);
+    const wanted = { score: piece.score, parts: piece.music, order, pace: 1, from: 1, to: 1 };
     const { sounded, seconds, places } = pieceProgramme({ ...wanted, countIn: true });
     expect([seconds, places]).toEqual([8, [4]]);
     expect(sounded.filter(({ voice }) => voice === 'count').map(({ at }) => at)).toEqual([

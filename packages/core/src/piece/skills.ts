@@ -1,7 +1,7 @@
 import type { Purpose } from '../exercise/vocabulary';
 import type { PitchRange, Seconds } from '../units';
 import type { SungPart } from './figures';
-import { barNumber, type Course, type PieceNote } from './music';
+import { barNumber, type PerformanceOrder, type PieceNote } from './music';
 import type { PieceScore } from './score/score';
 
 /** What in the music asks for a skill. */
@@ -144,9 +144,9 @@ export function demandsOf(
   parts: readonly DemandPart[],
   phrase: Seconds,
   score: PieceScore,
-  course: Course,
+  order: PerformanceOrder,
 ): Demand[] {
-  const number = (place: number) => barNumber(score, course, place);
+  const number = (place: number) => barNumber(score, order, place);
   const own = parts.flatMap((part) => strongest(ofPart(part, phrase, number)));
   const close = parts.flatMap(({ sung }, i) =>
     parts[i + 1] ? clashes(sung, parts[i + 1]!.sung, number) : [],

@@ -1,6 +1,12 @@
 import type { PatternEvent } from '../exercise/music';
 import type { Beats, MidiNote, Semitones } from '../units';
-import { upperLine, sungNotesOf, type Course, type PartMusic, type PieceNote } from './music';
+import {
+  upperLine,
+  sungNotesOf,
+  type PerformanceOrder,
+  type PartMusic,
+  type PieceNote,
+} from './music';
 import { sameTime, type PieceScore } from './score/score';
 
 /** What is sung instead of the piece's own words. */
@@ -14,7 +20,7 @@ export type ExcerptWords =
 export const exact = (beats: Beats): Beats => Math.round(beats * 96) / 96;
 
 /** Bars of a score one after the other as written, without repeats. */
-export function writtenCourse(score: PieceScore, from: number, to: number): Course {
+export function writtenOrder(score: PieceScore, from: number, to: number): PerformanceOrder {
   let at = 0;
   const bars = score.bars.slice(from, to + 1).map(({ quarters }, i) => {
     const here = { bar: from + i, from: at, starts: at };
@@ -98,13 +104,13 @@ export function eventsOf(
 }
 
 /** What a part sings of some written bars, in its upper line, up to the last bar's end. */
-export function lineOfBars(music: PartMusic, course: Course): readonly PieceNote[] {
-  const [first] = course.bars;
-  const last = course.bars[course.bars.length - 1];
+export function lineOfBars(music: PartMusic, order: PerformanceOrder): readonly PieceNote[] {
+  const [first] = order.bars;
+  const last = order.bars[order.bars.length - 1];
   if (!first || !last) return [];
   const here = music.lines.map((notes) =>
     notes.filter(({ bar }) => bar >= first.bar && bar <= last.bar),
   );
-  const notes = upperLine(sungNotesOf({ part: music.part, lines: here }, course));
-  return notes.map((note) => ({ ...note, to: Math.min(note.to, course.seconds) }));
+  const notes = upperLine(sungNotesOf({ part: music.part, lines: here }, order));
+  return notes.map((note) => ({ ...note, to: Math.min(note.to, order.seconds) }));
 }

@@ -1,4 +1,4 @@
-import { mixedChoir, type Section } from '../voices';
+import { mixedChoir, usualSections, type ChoirPart } from '../voices';
 import { keyChange } from './change';
 import type { PlannedSegment } from './planned';
 
@@ -29,7 +29,7 @@ const segment: PlannedSegment = {
     start: 62,
   },
 };
-const setting = (sections: readonly Section[]) => ({ sections, needs: [] });
+const setting = (parts: readonly ChoirPart[]) => ({ sections: usualSections(parts), needs: [] });
 const basses = (comfort: readonly [number, number]) =>
   mixedChoir.map((part) => (part.id === 'B' ? { ...part, comfort } : part));
 

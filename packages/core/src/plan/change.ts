@@ -1,6 +1,6 @@
 import type { MidiNote } from '../units';
 import { fitOf, type FitState } from '../fit/fit';
-import type { Setting } from './keys';
+import type { Tonight } from './keys';
 import type { PlannedSegment } from './planned';
 import { computeSegment, type ComputedSegment } from './segment';
 
@@ -33,9 +33,9 @@ const whatIsSung = ({ repetitions }: ComputedSegment): string =>
     ]),
   );
 
-function misfitsOf(before: ComputedSegment, was: Setting, now: Setting): Misfit[] {
-  const beyond = (setting: Setting, part: string, low: MidiNote, high: MidiNote) => {
-    const section = setting.sections.find(({ id }) => id === part);
+function misfitsOf(before: ComputedSegment, was: Tonight, now: Tonight): Misfit[] {
+  const beyond = (tonight: Tonight, part: string, low: MidiNote, high: MidiNote) => {
+    const section = tonight.sections.find(({ id }) => id === part);
     if (!section) return undefined;
     const fit = fitOf(section, low, high);
     return { fit, over: Math.max(0, -fit.roomBelow) + Math.max(0, -fit.roomAbove) };
@@ -58,7 +58,7 @@ function misfitsOf(before: ComputedSegment, was: Setting, now: Setting): Misfit[
  * What becomes of a segment whose ladder was made for other sections: which of its keys no longer
  * fit, and how it would be sung now.
  */
-export function keyChange(segment: PlannedSegment, was: Setting, now: Setting): KeyChange {
+export function keyChange(segment: PlannedSegment, was: Tonight, now: Tonight): KeyChange {
   const before = computeSegment(segment, was);
   const after = computeSegment(segment, now);
   return {

@@ -1,5 +1,6 @@
 export * from './change';
 export * from './keys';
+export * from './order';
 export * from './plan';
 export * from './planned';
 export * from './segment';

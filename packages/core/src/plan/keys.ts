@@ -1,6 +1,6 @@
 import type { MidiNote, Semitones } from '../units';
 import { spanOf, type Music, type PitchedMusic } from '../exercise/music';
-import { roleOf, spanOfPart } from '../exercise/roles';
+import { partAction, spanOfPart } from '../exercise/roles';
 import { climbingPhases, phaseFraction } from '../exercise/vocabulary';
 import {
   bestChordLadder,
@@ -14,9 +14,11 @@ import {
   type Ladder,
   type LadderPattern,
   type LadderProblem,
-  type TopNeed,
 } from '../ladder';
-import type { Section } from '../voices/parts';
+import type { PartNeed } from '../piece/needs';
+import type { Condition } from '../voices/condition';
+import type { Voice } from '../voices/parts';
+import type { Section } from '../voices/section';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
 /** The keys of a segment: none, a ladder, or a chord's. `sung` is undefined when they cannot be sung. */
@@ -35,12 +37,14 @@ export type SegmentKeys =
       readonly sung: ChordLadder | undefined;
     };
 
-/** What a segment's computation depends on beside itself. */
-export interface Setting {
+/** What keys rest on: the sections and the music of an evening. */
+export interface Tonight {
   /** From the highest part to the lowest. */
   readonly sections: readonly Section[];
-  /** The tops tonight's music asks for. */
-  readonly needs: readonly TopNeed[];
+  /** What the evening's music asks of each part. */
+  readonly needs: readonly PartNeed[];
+  /** How the choir comes to it; rested when it is not said. */
+  readonly condition?: Condition | undefined;
 }
 
 /** An octave more or less either way is enough for a held note to lie well in any part. */
@@ -49,12 +53,12 @@ const heldOctaves: readonly Semitones[] = [0, -12, 12, -24, 24];
 /** What single parts sing that is not what all sing: the holders of a drone, lines of their own. */
 function ownPatterns(
   music: Music,
-  sections: readonly Section[],
+  sections: readonly Voice[],
   common: Omit<LadderPattern, 'lowest' | 'highest'>,
 ): Record<string, LadderPattern> {
   const own: Record<string, LadderPattern> = {};
   sections.forEach(({ id }, place) => {
-    const role = roleOf(music, place, sections.length);
+    const role = partAction(music, place, sections.length);
     const span = role && spanOfPart(music, place, sections.length);
     if (!span) return;
     own[id] =
@@ -69,7 +73,7 @@ function ownPatterns(
 export function ladderProblem(
   exercise: PlannedExercise,
   choices: SegmentChoices,
-  setting: Setting,
+  tonight: Tonight,
 ): LadderProblem {
   const span = spanOf(exercise.music) ?? { lowest: 0, highest: 0 };
   const { fraction, strict, octaveMoves, mayRest } = exercise.keys ?? {};
@@ -78,14 +82,14 @@ export function ladderProblem(
     ...(octaveMoves === undefined ? {} : { octaveMoves }),
     ...(mayRest === undefined ? {} : { mayRest }),
   };
-  const own = ownPatterns(exercise.music, setting.sections, common);
+  const own = ownPatterns(exercise.music, tonight.sections, common);
   const alike = Object.keys(own).length === 0;
   const goal =
     alike && climbingPhases.includes(exercise.phase)
-      ? goalTonic(setting.sections, span, setting.needs)
+      ? goalTonic(tonight.sections, span, tonight.needs)
       : undefined;
   return {
-    sections: setting.sections,
+    sections: tonight.sections,
     pattern: { ...span, ...common },
     ...(alike ? {} : { own }),
     shape: choices.shape,
@@ -100,10 +104,10 @@ function chordProblem(
   exercise: PlannedExercise,
   tones: readonly Semitones[],
   choices: SegmentChoices,
-  setting: Setting,
+  tonight: Tonight,
 ): ChordProblem {
   return {
-    sections: setting.sections,
+    sections: tonight.sections,
     tones,
     shape: choices.shape,
     keys: choices.repetitions,
@@ -136,17 +140,17 @@ export function keysOf(
   exercise: PlannedExercise,
   music: PitchedMusic,
   choices: SegmentChoices,
-  setting: Setting,
+  tonight: Tonight,
 ): SegmentKeys {
   const { start } = choices;
   if (music.kind === 'chord') {
-    const problem = chordProblem(exercise, music.tones, choices, setting);
+    const problem = chordProblem(exercise, music.tones, choices, tonight);
     const best = remembered(problem, null, () => bestChordLadder(problem));
     const sung =
       start === null ? best : remembered(problem, start, () => chordLadderFrom(problem, start));
     return { kind: 'chord', problem, best, sung };
   }
-  const problem = ladderProblem(exercise, choices, setting);
+  const problem = ladderProblem(exercise, choices, tonight);
   const best = bestLadder(problem);
   const found = best.kind === 'ladder' ? best : undefined;
   const sung = start === null || start === found?.start ? found : ladderFrom(problem, start);

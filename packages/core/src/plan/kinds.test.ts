@@ -1,7 +1,7 @@
 import fc from 'fast-check';
 import { beatsOfEvents, firstNotes, partLines, type Music, type PatternEvent } from '../exercise';
 import { stageWindow } from '../fit/fit';
-import { mixedChoir, type Section } from '../voices/parts';
+import { mixedChoir, usualSections, type ChoirPart } from '../voices';
 import type { PlannedExercise, SegmentChoices } from './planned';
 import { computeSegment, type Sounding } from './segment';
 
@@ -18,7 +18,7 @@ const choices: SegmentChoices = {
 const compute = (
   music: Music,
   changed: Partial<PlannedExercise> = {},
-  sections: readonly Section[] = mixedChoir,
+  parts: readonly ChoirPart[] = mixedChoir,
 ) =>
   computeSegment(
     {
@@ -33,7 +33,7 @@ const compute = (
       },
       choices,
     },
-    { sections, needs: [] },
+    { sections: usualSections(parts), needs: [] },
   );
 const notes: readonly PatternEvent[] = [
   { offset: 0, beats: 1, syllable: 'la' },
@@ -70,7 +70,8 @@ describe('a drone', () => {
   it('holds in the octave that costs least, whatever the comfort: against every octave tried', () => {
     const section = fc
       .tuple(fc.integer({ min: 40, max: 60 }), fc.integer({ min: 9, max: 20 }))
-      .map(([low, width]): Section => ({
+      .map(([low, width]): ChoirPart => ({
+        ...mixedChoir[2]!,
         id: 'X',
         comfort: [low, low + width],
         reach: [low - 3, low + width + 3],
@@ -78,7 +79,7 @@ describe('a drone', () => {
       }));
     fc.assert(
       fc.property(section, fc.constantFrom(0, 4, 7), (lowest, held) => {
-        const mover: Section = { ...mixedChoir[0]!, comfort: [55, 84], reach: [50, 88] };
+        const mover: ChoirPart = { ...mixedChoir[0]!, comfort: [55, 84], reach: [50, 88] };
         const { keys } = compute({ ...drone, held }, {}, [mover, lowest]);
         if (keys.kind !== 'ladder' || !keys.sung) throw new Error('There is a ladder.');
         const { tonics, paths } = keys.sung;
@@ -196,7 +197,7 @@ describe('a chord asked for again', () => {
       } as const;
       const { keys } = computeSegment(
         { id: 'one', exercise, choices: { ...choices, repetitions } },
-        { sections, needs: [] },
+        { sections: usualSections(sections), needs: [] },
       );
       return keys.kind === 'chord' ? keys.sung : undefined;
     };

@@ -1,9 +1,10 @@
-import { mixedChoir } from '../voices/parts';
+import { mixedChoir, usualSections } from '../voices';
 import { computePlan } from './plan';
 import type { PlannedExercise, SegmentChoices } from './planned';
 import { computeSegment } from './segment';
 
-const setting = { sections: mixedChoir, needs: [{ part: 'S', highest: 77 }] };
+const need = { part: 'S', highest: 77, highestIn: 'Lanterns', lowest: 62, lowestIn: 'Lanterns' };
+const setting = { sections: usualSections(mixedChoir), needs: [need] };
 const choices: SegmentChoices = {
   talk: 10,
   demonstrate: false,

@@ -1,7 +1,7 @@
 import type { Seconds } from '../units';
 import { chanceOnTime, learnedTalk, likelyLength, placeSegments } from '../timing';
 import type { LikelyLength, Placed } from '../timing';
-import type { Setting } from './keys';
+import type { Tonight } from './keys';
 import type { PlannedSegment } from './planned';
 import { computeSegment, type ComputedSegment } from './segment';
 
@@ -16,13 +16,8 @@ export interface ComputedPlan {
   readonly chanceOnTime: number;
 }
 
-/** Computes a warm-up from its segments (docs/model.md, sections 5 and 6). */
-export function computePlan(
-  segments: readonly PlannedSegment[],
-  setting: Setting,
-  allotted: Seconds,
-): ComputedPlan {
-  const computed = segments.map((segment) => computeSegment(segment, setting));
+/** Places computed segments on the warm-up's clock (docs/model.md, section 6). */
+export function placePlan(computed: readonly ComputedSegment[], allotted: Seconds): ComputedPlan {
   const placed = placeSegments(computed.map(({ seconds }) => seconds));
   const total = placed[placed.length - 1]?.to ?? 0;
   const likely = likelyLength(
@@ -39,3 +34,14 @@ export function computePlan(
     chanceOnTime: chanceOnTime(likely, allotted),
   };
 }
+
+/** Computes a warm-up from its segments (docs/model.md, sections 5 and 6). */
+export const computePlan = (
+  segments: readonly PlannedSegment[],
+  tonight: Tonight,
+  allotted: Seconds,
+): ComputedPlan =>
+  placePlan(
+    segments.map((segment) => computeSegment(segment, tonight)),
+    allotted,
+  );

@@ -4,7 +4,7 @@ import { patternOf } from '../ladder';
 import { bodySeconds, breathRounds, breathSeconds, keyTimes, patternSeconds } from '../timing';
 import type { PatternTiming } from '../timing';
 import type { MidiNote, Seconds, Semitones } from '../units';
-import { keysOf, type SegmentKeys, type Setting } from './keys';
+import { keysOf, type SegmentKeys, type Tonight } from './keys';
 import type { PlannedExercise, PlannedSegment, SegmentChoices } from './planned';
 
 /** What one part does in one key, placed in time from the segment's start. */
@@ -94,7 +94,7 @@ export function segmentSeconds(exercise: PlannedExercise, choices: SegmentChoice
 /** Computes one segment: its length, its keys and what sounds when. Pure; the same input gives the same answer. */
 export function computeSegment(
   { id, exercise, choices }: PlannedSegment,
-  setting: Setting,
+  tonight: Tonight,
 ): ComputedSegment {
   const { music } = exercise;
   const { talk } = choices;
@@ -131,7 +131,7 @@ export function computeSegment(
   }
   const timing = timingOf(exercise, choices);
   const keys: SegmentKeys = isPitched(music)
-    ? keysOf(exercise, music, choices, setting)
+    ? keysOf(exercise, music, choices, tonight)
     : { kind: 'none' };
   const tonics = keys.kind === 'none' ? undefined : keys.sung?.tonics;
   const repetitions = keyTimes(timing).map((time, i) => ({

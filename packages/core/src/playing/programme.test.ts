@@ -1,7 +1,7 @@
 import type { Music } from '../exercise';
 import { choirScore } from '../notation';
 import { computeSegment } from '../plan';
-import { mixedChoir } from '../voices/parts';
+import { mixedChoir, usualSections } from '../voices';
 import { keyChord, programme } from './programme';
 
 const music: Music = {
@@ -31,7 +31,10 @@ const choices = {
   step: 1,
   start: 65,
 } as const;
-const segment = computeSegment({ id: 'x', exercise, choices }, { sections: mixedChoir, needs: [] });
+const segment = computeSegment(
+  { id: 'x', exercise, choices },
+  { sections: usualSections(mixedChoir), needs: [] },
+);
 const score = choirScore(exercise, 60, mixedChoir, segment.repetitions)!;
 const listening = { ...exercise, score, verses: 2 };
 

@@ -7,7 +7,7 @@ import {
   startElsewhere,
   undoCheck,
   usualStart,
-  type RangeCheck,
+  type CheckProgress,
 } from './rangeCheck';
 import {
   beginSectionCheck,
@@ -21,7 +21,7 @@ import {
 } from './sectionCheck';
 
 /** Answers a check as a singer with these limits would, until it asks for nothing more. */
-function sing(check: RangeCheck, comfort: [number, number], reach: [number, number], light = 0) {
+function sing(check: CheckProgress, comfort: [number, number], reach: [number, number], light = 0) {
   let now = checkNow(check);
   while (now.kind === 'ask') {
     const { note, way } = now;

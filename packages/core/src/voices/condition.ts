@@ -1,5 +1,4 @@
 import type { PitchRange, Semitones } from '../units';
-import { sectionComfort, type SectionComfort, type SingerRange } from './comfort';
 
 /** How a whole choir comes to an evening. */
 export const conditions = ['rested', 'after-work', 'morning', 'cold', 'returning'] as const;
@@ -76,35 +75,4 @@ export function rangeTonight(
 ): { readonly comfort: PitchRange; readonly reach: PitchRange } {
   if (checkedToday) return { comfort, reach };
   return { comfort: trimmed(comfort, trimTonight(condition, states, trims)), reach };
-}
-
-/** What a section can sing on an evening, and on how many singers that rests. */
-export interface SectionTonight extends SectionComfort {
-  /** Singers here whose range is known; 0 when the part's usual figures stand in. */
-  readonly singers: number;
-}
-
-/** A reach that holds the comfort, also where the section's two longest runs lie apart. */
-const holding = (reach: PitchRange, comfort: PitchRange): PitchRange => [
-  Math.min(reach[0], comfort[0]),
-  Math.max(reach[1], comfort[1]),
-];
-
-/**
- * A section's comfort and reach tonight, from the singers who are here with a known range; without
- * any, the part's usual figures in the choir's condition.
- */
-export function sectionTonight(
-  usual: SingerRange,
-  singers: readonly SingerTonight[],
-  setting: { readonly share: number; readonly condition: Condition; readonly trims?: Trims },
-): SectionTonight {
-  const { share, condition, trims } = setting;
-  if (singers.length === 0) {
-    const nobody = { ...usual, states: [], checkedToday: false };
-    return { ...rangeTonight(nobody, condition, trims), suits: true, singers: 0 };
-  }
-  const ranges = singers.map((singer) => rangeTonight(singer, condition, trims));
-  const { comfort, reach, suits } = sectionComfort(ranges, share);
-  return { comfort, reach: holding(reach, comfort), suits, singers: singers.length };
 }

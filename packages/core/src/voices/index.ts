@@ -5,5 +5,6 @@ export * from './limits';
 export * from './parts';
 export * from './picture';
 export * from './rangeCheck';
+export * from './section';
 export * from './sectionCheck';
 export * from './suggest';

@@ -1,7 +1,7 @@
 import type { PitchRange, Semitones } from '../units';
 
 /** A voice part as the keys see it: what it can sing, and in which octave of the written tonic. */
-export interface Section {
+export interface Voice {
   readonly id: string;
   readonly comfort: PitchRange;
   readonly reach: PitchRange;
@@ -24,7 +24,7 @@ export const octaveSteps = [12, 0, -12, -24] as const;
 export type OctaveStep = (typeof octaveSteps)[number];
 
 /** A part of a choir, with the figures it has while nobody is on record. */
-export interface ChoirPart extends Section, PartName {
+export interface ChoirPart extends Voice, PartName {
   readonly octave: OctaveStep;
   /** The telling end, when a part is suggested for a singer. */
   readonly end: RangeEnd;

@@ -16,7 +16,7 @@ export interface CheckStep {
 }
 
 /** A range check as it goes on: where it began and what was answered. Everything else follows. */
-export interface RangeCheck {
+export interface CheckProgress {
   readonly start: MidiNote;
   readonly light: boolean;
   readonly steps: readonly CheckStep[];
@@ -41,17 +41,17 @@ export interface CheckFound {
 /** A comfortable middle note to begin on: the middle of a part's lower half, where speech lies. */
 export const usualStart = ([low, high]: PitchRange): MidiNote => Math.floor(low + (high - low) / 3);
 
-export const beginCheck = (start: MidiNote, light = false): RangeCheck => ({
+export const beginCheck = (start: MidiNote, light = false): CheckProgress => ({
   start,
   light,
   steps: [],
 });
 
-const stepsOf = (check: RangeCheck, way: CheckWay): readonly CheckStep[] =>
+const stepsOf = (check: CheckProgress, way: CheckWay): readonly CheckStep[] =>
   check.steps.filter((step) => step.way === way);
 
 /** The next note of one way, or undefined when the way is at its end: at a «no», or at the last note there is. */
-function nextOn(check: RangeCheck, way: CheckWay): MidiNote | undefined {
+function nextOn(check: CheckProgress, way: CheckWay): MidiNote | undefined {
   const steps = stepsOf(check, way);
   const last = steps[steps.length - 1];
   if (last?.answer === 'no') return undefined;
@@ -62,13 +62,13 @@ function nextOn(check: RangeCheck, way: CheckWay): MidiNote | undefined {
 }
 
 /** The light register is looked for from the highest easy note of the full one. */
-const lightFrom = (check: RangeCheck): MidiNote => {
+const lightFrom = (check: CheckProgress): MidiNote => {
   const easy = stepsOf(check, 'up').filter(({ answer }) => answer === 'easy');
   return easy[easy.length - 1]?.note ?? check.start;
 };
 
 /** What is asked for now. */
-export function checkNow(check: RangeCheck): CheckNow {
+export function checkNow(check: CheckProgress): CheckNow {
   const [first] = check.steps;
   if (first && first.answer !== 'easy') return { kind: 'other-start', tried: first.note };
   for (const way of checkWays) {
@@ -80,20 +80,20 @@ export function checkNow(check: RangeCheck): CheckNow {
 }
 
 /** Takes an answer to the note that is asked for; a check that asks for none stays as it is. */
-export function answerCheck(check: RangeCheck, answer: CheckAnswer): RangeCheck {
+export function answerCheck(check: CheckProgress, answer: CheckAnswer): CheckProgress {
   const now = checkNow(check);
   if (now.kind !== 'ask') return check;
   return { ...check, steps: [...check.steps, { way: now.way, note: now.note, answer }] };
 }
 
 /** Takes the last answer back. */
-export const undoCheck = (check: RangeCheck): RangeCheck => ({
+export const undoCheck = (check: CheckProgress): CheckProgress => ({
   ...check,
   steps: check.steps.slice(0, -1),
 });
 
 /** Begins again on another note when the first was not easy. */
-export const startElsewhere = (check: RangeCheck, start: MidiNote): RangeCheck => ({
+export const startElsewhere = (check: CheckProgress, start: MidiNote): CheckProgress => ({
   ...check,
   start: Math.min(checkLimits.highest, Math.max(checkLimits.lowest, start)),
   steps: [],
@@ -104,7 +104,7 @@ export const startElsewhere = (check: RangeCheck, start: MidiNote): RangeCheck =
  * came out at all the reach's; the light register's top is the last note that came out in it
  * (docs/model.md, section 2).
  */
-export function foundBy(check: RangeCheck): CheckFound | undefined {
+export function foundBy(check: CheckProgress): CheckFound | undefined {
   const full = check.steps.filter(({ way }) => way !== 'light');
   const easy = full.filter(({ answer }) => answer === 'easy').map(({ note }) => note);
   const out = full.filter(({ answer }) => answer !== 'no').map(({ note }) => note);

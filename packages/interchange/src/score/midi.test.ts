@@ -1,4 +1,4 @@
-import { courseOf } from '@wide-fern/core';
+import { performanceOrder } from '@wide-fern/core';
 import { writeMidi as bytesOf, type MidiEvent } from 'midi-file';
 import { figures } from '../testing/scores';
 import { UnreadableFile } from '../found';
@@ -83,7 +83,7 @@ describe('a MIDI file as a score', () => {
       ]),
     );
     expect(Object.keys(figures(score))).toEqual(['S', 'A', 'T', 'B']);
-    expect(courseOf(score).seconds).toBe(4);
+    expect(performanceOrder(score).seconds).toBe(4);
   });
   it('cuts notes at bar lines, follows changes of metre and tempo, and closes how notes were played', () => {
     const score = readScore(
@@ -108,7 +108,7 @@ describe('a MIDI file as a score', () => {
   it('takes 96 a minute where it names no tempo, and sings its lyrics', () => {
     const word = { type: 'lyrics', deltaTime: 0, text: 'slate', meta: true } as Event;
     const score = readScore(file(1, [], [named('Alto'), word, ...note(67, 4)]));
-    expect(courseOf(score).seconds).toBeCloseTo(2.5, 9);
+    expect(performanceOrder(score).seconds).toBeCloseTo(2.5, 9);
     expect(score.staves[0]!.notes[0]!.syllables).toEqual(['slate']);
     expect(score.warnings.map(({ what }) => what)).toContain(
       'The file names no tempo; 96 quarter notes a minute are taken.',

@@ -1,10 +1,10 @@
 import {
-  courseOf,
-  figuresOf,
+  performanceOrder,
+  pieceStatistics,
   guessParts,
   partsOfScore,
   sungPart,
-  type PartFigures,
+  type PartStatistics,
   type PieceScore,
 } from '@wide-fern/core';
 import { strToU8 } from 'fflate';
@@ -28,13 +28,13 @@ import { readScore } from './readScore';
 const read = (parts: readonly XmlPart[]) => readScore(strToU8(partwise(parts)));
 
 /** The figures of every part as it is guessed without help. */
-function figures(score: PieceScore): Record<string, PartFigures> {
-  const course = courseOf(score);
+function figures(score: PieceScore): Record<string, PartStatistics> {
+  const order = performanceOrder(score);
   const guessed = guessParts(score).map(({ line, ...one }) => ({ ...one, line: line.id }));
   const names = [...new Set(guessed.flatMap(({ parts }) => parts))];
   return Object.fromEntries(
     partsOfScore(score, guessed, names).flatMap((music) => {
-      const found = figuresOf(sungPart(music, course), score, course);
+      const found = pieceStatistics(sungPart(music, order), score, order);
       return found ? [[music.part, found]] : [];
     }),
   );
@@ -261,7 +261,7 @@ describe('what is counted', () => {
       [3, true],
     ]);
     // 1 + 4 + 2 quarters twice, then 2 + 3.
-    expect(courseOf(score).seconds).toBeCloseTo(19, 9);
+    expect(performanceOrder(score).seconds).toBeCloseTo(19, 9);
     expect(figures(score).S).toMatchObject({ lowestBar: 0, highestBar: 2 });
   });
   it('repeats with their endings as often as they are sung', () => {
@@ -275,7 +275,7 @@ describe('what is counted', () => {
       ),
     ]);
     expect(figures(score).A!.histogram).toEqual({ 69: 8, 71: 4, 72: 4, 74: 4 });
-    expect(courseOf(score).seconds).toBe(20);
+    expect(performanceOrder(score).seconds).toBe(20);
   });
   it('da capo to the fine, and dal segno to the coda', () => {
     const fine = read([
@@ -324,11 +324,11 @@ describe('what is counted', () => {
       '<direction><direction-type><metronome><beat-unit>quarter</beat-unit><beat-unit-dot/><per-minute>ca. 40</per-minute></metronome></direction-type></direction>';
     const score = read([one('Alto', head({ beats: 6, unit: 8 }) + mark + n('A4', 3))]);
     // Two dotted quarters at 40 a minute.
-    expect(courseOf(score).seconds).toBeCloseTo(3, 9);
+    expect(performanceOrder(score).seconds).toBeCloseTo(3, 9);
   });
   it('96 quarters a minute where no tempo is named, and says so', () => {
     const score = read([one('Alto', head() + n('A4', 4))]);
-    expect(courseOf(score).seconds).toBeCloseTo(2.5, 9);
+    expect(performanceOrder(score).seconds).toBeCloseTo(2.5, 9);
     expect(score.warnings).toEqual([
       {
         bar: null,
@@ -350,7 +350,7 @@ describe('what is counted', () => {
         n('B4', 3),
       ),
     ]);
-    expect(courseOf(score).seconds).toBe(15);
+    expect(performanceOrder(score).seconds).toBe(15);
     expect(figures(score).A).toMatchObject({ longestPhrase: { seconds: 3 }, highestBar: 5 });
   });
   it('every note of a divided part in full, its runs and leaps by the upper one', () => {
@@ -453,6 +453,6 @@ describe('a file that is no score', () => {
         n('C5', 4) + '<barline><repeat direction="backward" times="1000000"/></barline>',
       ),
     ]);
-    expect(() => courseOf(score)).toThrow(/round without end/);
+    expect(() => performanceOrder(score)).toThrow(/round without end/);
   });
 });

@@ -1,12 +1,12 @@
 import fc from 'fast-check';
 import {
-  courseOf,
-  figuresOf,
+  performanceOrder,
+  pieceStatistics,
   guessParts,
   partsOfScore,
   sungPart,
   type Mapping,
-  type PartFigures,
+  type PartStatistics,
   type PieceScore,
   type ScoreBar,
   type Staff,
@@ -159,13 +159,13 @@ export const score: fc.Arbitrary<PieceScore> = fc
   });
 
 /** The figures of every part as it is guessed without help. */
-export function figures(of: PieceScore): Record<string, PartFigures> {
-  const course = courseOf(of);
+export function figures(of: PieceScore): Record<string, PartStatistics> {
+  const order = performanceOrder(of);
   const mapping = guessParts(of).map(({ line, ...one }): Mapping => ({ ...one, line: line.id }));
   const parts = [...new Set(mapping.flatMap((one) => one.parts))];
   return Object.fromEntries(
     partsOfScore(of, mapping, parts).flatMap((music) => {
-      const found = figuresOf(sungPart(music, course), of, course);
+      const found = pieceStatistics(sungPart(music, order), of, order);
       return found ? [[music.part, found]] : [];
     }),
   );

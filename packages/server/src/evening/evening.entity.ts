@@ -1,6 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { AgendaItem, StoreTemplate } from '@wide-fern/contract';
-import { conditions, type Need, type Occasion } from '@wide-fern/core';
+import { conditions, type PlaceNeed, type Occasion } from '@wide-fern/core';
 import { Choir } from '../choir/choir.entity';
 import { createdColumn, idColumn } from '../db/columns';
 
@@ -19,7 +19,7 @@ export const Evening = defineEntity({
     place: p.string().length(80),
     occasion: p.string().length(40).$type<Occasion>().default('evening after work'),
     /** What the place does not allow, of what exercises can need. */
-    forbids: p.json<Need[]>().defaultRaw(`'[]'`),
+    forbids: p.json<PlaceNeed[]>().defaultRaw(`'[]'`),
     agenda: p.json<AgendaItem[]>(),
     /** How the choir comes to it. */
     condition: p.enum([...conditions]).default('rested'),

@@ -81,10 +81,10 @@ describe('evenings', () => {
   it('rest on the parts’ usual figures while nobody is on record, then on the singers', async () => {
     const fresh = await signUp(app);
     const evening = await addEvening(fresh);
-    expect(evening.tonight.bands.map(({ comfort }) => comfort)).toEqual(
+    expect(evening.tonight.sections.map(({ comfort }) => comfort)).toEqual(
       mixedChoir.map(({ comfort }) => comfort),
     );
-    expect(evening.tonight.bands[0]).toMatchObject({ singers: 0, suits: true });
+    expect(evening.tonight.sections[0]).toMatchObject({ singers: 0, suits: true });
     const em = database.orm.em.fork();
     const choir = em.getReference(Choir, fresh.choir);
     const part = await em.findOneOrFail(VoicePart, { choir, code: 'B' });
@@ -94,7 +94,7 @@ describe('evenings', () => {
     const { body } = await fresh.agent
       .get(`/api/choirs/${fresh.choir}/evenings/${evening.id}`)
       .expect(200);
-    const bass = eveningSchema.parse(body).tonight.bands[3];
+    const bass = eveningSchema.parse(body).tonight.sections[3];
     expect(bass).toMatchObject({ singers: 1, comfort: [40, 59], reach: [38, 61] });
     expect(JSON.stringify(body)).not.toContain('Idris');
   });

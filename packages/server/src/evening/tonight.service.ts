@@ -1,10 +1,16 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Evening as EveningView, Wish } from '@wide-fern/contract';
-import { askedOf, needsTonight, targetWeight, type PieceRanges } from '@wide-fern/core';
+import {
+  askedOf,
+  needsTonight,
+  targetWeight,
+  type PieceRanges,
+  type SectionSetting,
+} from '@wide-fern/core';
 import type { Choir } from '../choir/choir.entity';
 import { Piece } from '../pieces/pieces.entity';
 import { openTargets } from '../pieces/pieces.service';
-import { bandOf, type BandSetting, type Present } from '../voices/bands';
+import { sectionsOf, type Present } from '../voices/sections';
 import { partsOf } from '../voices/parts.service';
 import { Singer, SingerEvening } from '../voices/voices.entity';
 import type { Evening } from './evening.entity';
@@ -67,10 +73,10 @@ export async function tonightFor(
   const parts = await partsOf(em, choir);
   const present = await presentOn(em, choir, evening);
   const condition = evening.condition ?? 'rested';
-  const setting: BandSetting = {
-    sharePercent: choir.sharePercent ?? 85,
+  const setting: SectionSetting = {
+    share: (choir.sharePercent ?? 85) / 100,
     condition,
-    trims: choir.trims,
+    trims: choir.trims ?? undefined,
     date: dateIn(evening.startsAt, choir.timeZone),
   };
   const sung = evening.agenda.filter(({ piece }) => piece !== null);
@@ -90,7 +96,7 @@ export async function tonightFor(
   const everyone = present.map((one) => ({ ...one, away: false }));
   return {
     tonight: {
-      bands: parts.map((part) => bandOf(part, present, setting)),
+      sections: sectionsOf(parts, present, setting),
       needs: needsTonight(
         codes,
         inOrder.map(({ asked }) => asked),
@@ -102,6 +108,6 @@ export async function tonightFor(
       title: asked.title,
       ranges: rangesAsSung(codes, asked),
     })),
-    withEveryone: parts.map((part) => bandOf(part, everyone, setting)),
+    withEveryone: sectionsOf(parts, everyone, setting),
   };
 }

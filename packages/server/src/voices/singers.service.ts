@@ -137,7 +137,7 @@ export async function changeSinger(
   return asSinger(singer);
 }
 
-/** Takes a singer off the roster, with every check and every evening; plans keep only bands. */
+/** Takes a singer off the roster, with every check and every evening; plans keep only sections. */
 export async function deleteSinger(em: EntityManager, choir: Choir, id: string): Promise<void> {
   const gone = await em.nativeDelete(Singer, { id, choir });
   if (gone === 0) throw notFound('This singer');

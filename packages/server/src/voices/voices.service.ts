@@ -2,21 +2,21 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import type { SaveVoices, Voices } from '@wide-fern/contract';
 import { usualTrims } from '@wide-fern/core';
 import type { Choir } from '../choir/choir.entity';
-import { bandOf } from './bands';
+import { sectionsOf } from './sections';
 import { asPart, partsOf } from './parts.service';
 import { Singer } from './voices.entity';
 
-/** Parts and sections as anyone in the choir sees them: bands, never persons. */
+/** Parts and sections as anyone in the choir sees them: sections, never persons. */
 export async function showVoices(em: EntityManager, choir: Choir): Promise<Voices> {
   const parts = await partsOf(em, choir);
   const singers = await em.find(Singer, { choir, onLeave: false });
   const all = singers.map((singer) => ({ singer, away: false, states: [] }));
   const sharePercent = choir.sharePercent ?? 85;
   const trims = choir.trims ?? usualTrims;
-  const setting = { sharePercent, trims, condition: 'rested' as const, date: undefined };
+  const setting = { share: sharePercent / 100, trims, condition: 'rested' as const };
   return {
     parts: parts.map(asPart),
-    bands: parts.map((part) => bandOf(part, all, setting)),
+    sections: sectionsOf(parts, all, setting),
     sharePercent,
     trims,
   };

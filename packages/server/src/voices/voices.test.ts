@@ -121,7 +121,7 @@ describe('the roster', () => {
       .expect(400);
     expect(errorBody.parse(body).error.message).toMatch(/room for 0 more/);
     const { id } = await addEvening(person);
-    expect((await evening(id)).tonight.bands[3]).toMatchObject({ singers: 2000 });
+    expect((await evening(id)).tonight.sections[3]).toMatchObject({ singers: 2000 });
   }, 20_000);
 
   it('keeps checks; the limits follow the newest', async () => {
@@ -168,7 +168,7 @@ describe('the roster', () => {
     expect(dropped.body).toMatchObject({ comfort: [43, 60] });
   });
 
-  it('hands out and forgets one singer wholly; plans keep only bands', async () => {
+  it('hands out and forgets one singer wholly; plans keep only sections', async () => {
     const [one] = await store([singer({ name: 'Wilmet Quay' })]);
     const { id } = await addEvening(person);
     await person.agent
@@ -251,7 +251,7 @@ describe('an evening’s sections', () => {
   const bass = async () => {
     const { body } = await person.agent.get(`${path}/evenings/${id}`).expect(200);
     const { tonight, withEveryone } = eveningSchema.parse(body);
-    return { now: tonight.bands[3]!, everyone: withEveryone[3]!, condition: tonight.condition };
+    return { now: tonight.sections[3]!, everyone: withEveryone[3]!, condition: tonight.condition };
   };
   const say = (change: object) => person.agent.put(`${path}/evenings/${id}/presence`).send(change);
 
@@ -295,7 +295,7 @@ describe('an evening’s sections', () => {
       .send({ add: [singer({ states: ['returning'] })], change: [] });
     const comfort = async () => {
       const answer = await other.agent.get(`${choir}/evenings/${tonight}`).expect(200);
-      return eveningSchema.parse(answer.body).tonight.bands[3]!.comfort;
+      return eveningSchema.parse(answer.body).tonight.sections[3]!.comfort;
     };
     expect(await comfort()).toEqual([44, 60]);
     const check = { comfort: [43, 61], reach: [40, 64], lightTop: null, means: 'by-ear' };
@@ -317,7 +317,7 @@ describe('an evening’s sections', () => {
     await other.agent.put(`${choir}/voices`).send({ sharePercent: 50 }).expect(200);
     const { id: split } = await addEvening(other);
     const { body } = await other.agent.get(`${choir}/evenings/${split}`).expect(200);
-    expect(eveningSchema.parse(body).tonight.bands[0]).toMatchObject({
+    expect(eveningSchema.parse(body).tonight.sections[0]).toMatchObject({
       comfort: [60, 66],
       reach: [60, 80],
     });
@@ -343,7 +343,7 @@ describe('a choir’s parts', () => {
       .send({ parts: eight, moves: {} })
       .expect(200);
     expect(voicesSchema.parse(changed.body).parts).toEqual(eight);
-    expect(voicesSchema.parse(changed.body).bands).toHaveLength(8);
+    expect(voicesSchema.parse(changed.body).sections).toHaveLength(8);
   });
 
   it('do not leave a singer without one', async () => {

@@ -6,7 +6,7 @@ import {
   useRouteError,
   type LoaderFunction,
 } from 'react-router';
-import { messageOf } from '../api/client';
+import { messageOf } from '@wide-fern/client';
 import { Failed, Loading } from '../ui/states';
 import { WordLink } from '../ui/words';
 import { gate, whoIsHere } from './session';

@@ -1,6 +1,6 @@
 import type { Role, Session } from '@wide-fern/contract';
 import { useRouteLoaderData } from 'react-router';
-import { choirQuery, queryClient, sessionQuery } from '../api/queries';
+import { choirQuery, queryClient, sessionQuery } from '@wide-fern/client';
 
 /** The signed-in person and the choir in use; pages below the session gate always have both. */
 export interface Here {

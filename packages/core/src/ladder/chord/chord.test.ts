@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { mixedChoir, type Section } from '../../voices/parts';
+import { mixedChoir, type Voice } from '../../voices/parts';
 import { arrangements } from '../../voices/arrangements';
 import { bestChordLadder, chordLadderFrom, voiceChords, type ChordProblem } from './index';
 import { keyOffsets, shapes } from '../shape';
@@ -31,7 +31,7 @@ describe('a chord through keys', () => {
     expect(second).toEqual(first?.map((note) => note - 1));
   });
   it('cannot be voiced where a part has no chord note', () => {
-    const narrow: Section = { id: 'X', comfort: [61, 61], reach: [61, 61], octave: 0 };
+    const narrow: Voice = { id: 'X', comfort: [61, 61], reach: [61, 61], octave: 0 };
     const problem: ChordProblem = { ...choir, keys: 1, sections: [narrow, ...mixedChoir.slice(1)] };
     expect(chordLadderFrom(problem, 60)).toBeUndefined();
     expect(chordLadderFrom(problem, 61)).toBeDefined();
@@ -50,7 +50,7 @@ describe('a chord on given roots', () => {
     expect(found).toEqual({ kind: 'chords', cost: ladder.cost, voicings: ladder.voicings });
   });
   it('names the first root that has no voicing, and the part without a note', () => {
-    const narrow: Section = { id: 'X', comfort: [61, 61], reach: [61, 61], octave: 0 };
+    const narrow: Voice = { id: 'X', comfort: [61, 61], reach: [61, 61], octave: 0 };
     const sections = [narrow, ...mixedChoir.slice(1)];
     expect(voiceChords({ ...choir, sections }, [61, 60])).toEqual({
       kind: 'no-voicing',
@@ -153,7 +153,7 @@ describe('against trying everything', () => {
       fc.integer({ min: 3, max: 9 }),
       fc.integer({ min: 0, max: 3 }),
     )
-    .map(([low, width, more]): Section => ({
+    .map(([low, width, more]): Voice => ({
       id: 'X',
       comfort: [low, low + width],
       reach: [low - more, low + width + more],

@@ -1,11 +1,11 @@
 import type { MidiNote, Semitones } from '../../units';
-import type { Section } from '../../voices/parts';
+import type { Voice } from '../../voices/parts';
 import type { Shape } from '../shape';
 
 /** Who sings a chord, of which tones, how near to the middle of the voices. */
 export interface ChordSetting {
   /** From the highest part to the lowest. */
-  readonly sections: readonly Section[];
+  readonly sections: readonly Voice[];
   /** The chord's tones over its root, root and third first: [0, 4, 7]. */
   readonly tones: readonly Semitones[];
   readonly fraction: number;

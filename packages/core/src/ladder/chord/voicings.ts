@@ -1,6 +1,6 @@
 import type { MidiNote, Semitones } from '../../units';
 import { stageWindow } from '../../fit/fit';
-import type { Section } from '../../voices/parts';
+import type { Voice } from '../../voices/parts';
 import { ladderCosts } from '../costs';
 import { pitchClass } from './pitchClass';
 import { chordCosts, type ChordSetting } from './problem';
@@ -43,7 +43,7 @@ export function candidateNotes(
 }
 
 /** The window and edge terms of one note in one part. */
-function noteCost(section: Section, fraction: number, note: MidiNote): number {
+function noteCost(section: Voice, fraction: number, note: MidiNote): number {
   const [low, high] = stageWindow(section.comfort, fraction);
   return (
     ladderCosts.outsideWindow * (Math.max(0, low - note) + Math.max(0, note - high)) +

@@ -4,7 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { changePasswordSchema, type ChangePassword as Wanted } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { ask } from '../../api/client';
+import { ask } from '@wide-fern/client';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';
 import { showErrors } from './formErrors';

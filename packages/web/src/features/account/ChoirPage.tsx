@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState, type ReactNode } from 'react';
 import { useNavigate } from 'react-router';
-import { queryClient } from '../../api/queries';
+import { queryClient } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { rememberChoir, useHere } from '../../app/session';
 import { chooseLight, chosenLight, type Light } from '../../app/theme';

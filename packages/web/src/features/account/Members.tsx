@@ -10,8 +10,7 @@ import {
 } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { ask, messageOf } from '../../api/client';
-import { membersQuery, queryClient } from '../../api/queries';
+import { ask, messageOf, membersQuery, queryClient } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { sessionQuery } from '../../api/queries';
+import { sessionQuery } from '@wide-fern/client';
 import { Empty } from '../../ui/states';
 import { SignOutWords } from './SignOutWords';
 

@@ -1,8 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { ask, messageOf } from '../../api/client';
-import { queryClient } from '../../api/queries';
+import { ask, messageOf, queryClient } from '@wide-fern/client';
 import { WordButton } from '../../ui/words';
 import { forgetLists } from '../voices/roster/keptList';
 

@@ -5,7 +5,7 @@ import { signUpSchema, type Session, type SignUp } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { ask } from '../../api/client';
+import { ask } from '@wide-fern/client';
 import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';

@@ -1,5 +1,5 @@
 import type { Session } from '@wide-fern/contract';
-import { queryClient, sessionQuery } from '../../api/queries';
+import { queryClient, sessionQuery } from '@wide-fern/client';
 
 /** Takes over a session the server just answered with; whatever another person saw is forgotten. */
 export function enter(session: Session): void {

@@ -1,5 +1,5 @@
 import type { FieldValues, Path, UseFormSetError } from 'react-hook-form';
-import { ApiError, messageOf } from '../../api/client';
+import { ApiError, messageOf } from '@wide-fern/client';
 
 /** Puts what the server said about single fields at those fields; answers what concerns the whole form. */
 export function showErrors<T extends FieldValues>(

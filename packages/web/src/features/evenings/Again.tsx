@@ -1,8 +1,7 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import type { Evening, EveningSummary, StoreEvening, Template } from '@wide-fern/contract';
 import { useState } from 'react';
-import { ask, messageOf } from '../../api/client';
-import { queryClient, templatesQuery } from '../../api/queries';
+import { ask, messageOf, queryClient, templatesQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { Stepper } from '../../ui/Stepper';
 import { Label, WordButton } from '../../ui/words';

@@ -4,8 +4,7 @@ import { mostDates, type StoreEvening } from '@wide-fern/contract';
 import type { FoundDates } from '@wide-fern/interchange/calendar';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, messageOf } from '../../api/client';
-import { eveningsQuery, queryClient, templatesQuery } from '../../api/queries';
+import { ask, messageOf, eveningsQuery, queryClient, templatesQuery } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { FormField } from '../../ui/FormField';
@@ -14,7 +13,7 @@ import { SelectField } from '../../ui/SelectField';
 import { Failed, Loading } from '../../ui/states';
 import { saveFile } from '../../ui/saveFile';
 import { Label, Name, WordLink } from '../../ui/words';
-import { dayName } from '../plan/model/words';
+import { dayName } from '@wide-fern/words';
 import { localOf, newItem } from './model/typed';
 
 /** The evenings as a calendar file, and evenings from a calendar's dates. */

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { storeEveningSchema, type PieceSummary, type StoreEvening } from '@wide-fern/contract';
-import { needs, occasions, type Need, type Occasion } from '@wide-fern/core';
+import { placeNeeds, occasions, type PlaceNeed, type Occasion } from '@wide-fern/core';
 import { FormField } from '../../ui/FormField';
 import { SelectField } from '../../ui/SelectField';
 import { Label } from '../../ui/words';
@@ -8,7 +8,7 @@ import { AgendaBand } from './AgendaBand';
 import { AgendaList } from './AgendaList';
 import { fillInWords, isOverfull, lengthAdviceInWords } from './model/typed';
 
-const needWords: Readonly<Record<Need, string>> = {
+const needWords: Readonly<Record<PlaceNeed, string>> = {
   standing: 'standing',
   floor: 'the floor',
   noise: 'noise',
@@ -80,7 +80,7 @@ export function EveningForm({
           <Label as="legend" float="left" mr="8px">
             The place does not allow
           </Label>
-          {needs.map((need) => (
+          {placeNeeds.map((need) => (
             <Flex as="label" key={need} gap="5px" align="center">
               <input
                 type="checkbox"

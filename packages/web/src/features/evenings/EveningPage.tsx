@@ -3,15 +3,21 @@ import { useQuery } from '@tanstack/react-query';
 import type { Evening, PieceSummary, StoreEvening } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
-import { ApiError, ask, messageOf } from '../../api/client';
-import { eveningQuery, piecesQuery, queryClient } from '../../api/queries';
+import {
+  ApiError,
+  ask,
+  messageOf,
+  eveningQuery,
+  piecesQuery,
+  queryClient,
+} from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { useKeptDraft } from '../../ui/useKeptDraft';
 import { Name, WordButton, WordLink } from '../../ui/words';
-import { dayName } from '../plan/model/words';
+import { dayName } from '@wide-fern/words';
 import { Again } from './Again';
 import { EveningForm, eveningErrors } from './EveningForm';
 import { typedOf } from './model/typed';

@@ -1,5 +1,5 @@
 import { useParams } from 'react-router';
-import { messageOf } from '../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { Failed, Loading } from '../../ui/states';
 import { ExercisesView } from './ExercisesView';

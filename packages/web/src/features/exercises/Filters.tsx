@@ -1,5 +1,13 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { ages, kinds, needs, phases, purposes, type Need, type Wanted } from '@wide-fern/core';
+import {
+  ages,
+  kinds,
+  placeNeeds,
+  phases,
+  purposes,
+  type PlaceNeed,
+  type Wanted,
+} from '@wide-fern/core';
 import { kindWords, phaseWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { WordButton } from '../../ui/words';
@@ -47,7 +55,7 @@ function Choice<T extends string | number>({
 
 const same = <T extends string>(all: readonly T[]): (readonly [T, string])[] =>
   all.map((one) => [one, one] as const);
-const needWords: Readonly<Record<Need, string>> = {
+const needWords: Readonly<Record<PlaceNeed, string>> = {
   standing: 'without standing',
   floor: 'without the floor',
   noise: 'without noise',
@@ -129,7 +137,7 @@ export function Filters({ compact }: { readonly compact: boolean }) {
               label="Needs"
               any="any needs"
               value={wanted.without?.[0]}
-              options={needs.map((need) => [need, needWords[need]] as const)}
+              options={placeNeeds.map((need) => [need, needWords[need]] as const)}
               onChange={(need) => want({ without: need ? [need] : undefined })}
             />
             <Choice

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Evening, Tonight } from '@wide-fern/contract';
+import type { Evening } from '@wide-fern/contract';
+import type { Tonight } from '@wide-fern/core';
 import { useMemo } from 'react';
-import { builtInQuery, exercisesQuery } from '../../api/queries';
+import { builtInQuery, exercisesQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { useTonight } from '../tonight/useTonight';
 import { listExercises, type Listed } from './model/listed';
@@ -28,7 +29,7 @@ export function useExercises(): ExercisesData {
   const all = useMemo(
     () =>
       builtIn.data && own.data && tonight
-        ? listExercises(builtIn.data, own.data, tonight.bands)
+        ? listExercises(builtIn.data, own.data, tonight.sections)
         : undefined,
     [builtIn.data, own.data, tonight],
   );

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
-import { noteName } from '@wide-fern/core';
+import type { Piece } from '@wide-fern/contract';
+import { type Section, noteName } from '@wide-fern/core';
 import { semitonesInWords } from '@wide-fern/words';
 import { useHere } from '../../app/session';
 import { hueOf } from '../../ui/color';
@@ -8,14 +8,14 @@ import { hueOf } from '../../ui/color';
 /** What a piece asks by its typed notes: each part's lowest and highest, and where they leave tonight's band. */
 export function AskedByHand({
   piece,
-  bands,
+  sections,
 }: {
   readonly piece: Piece;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
 }) {
   const { choir } = useHere();
   const { ranges, transpose } = piece.piece;
-  const asked = bands.flatMap((band, place) => {
+  const asked = sections.flatMap((band, place) => {
     const range = ranges[band.id];
     if (!range) return [];
     const low = range[0] + transpose;

@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { messageOf } from '../../api/client';
-import { choirQuery, pieceQuery } from '../../api/queries';
+import { messageOf, choirQuery, pieceQuery } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { Failed, Loading } from '../../ui/states';
@@ -38,7 +37,7 @@ export default function PiecePage() {
         <PieceView
           key={piece.data.piece.score?.file ?? piece.data.id}
           piece={piece.data}
-          bands={tonight.bands}
+          sections={tonight.sections}
           phrase={settings.data.phraseSeconds}
         />
       ) : (

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, PieceSummary } from '@wide-fern/contract';
-import type { AccidentalPreference } from '@wide-fern/core';
+import type { PieceSummary } from '@wide-fern/contract';
+import type { Section, AccidentalPreference } from '@wide-fern/core';
 import { Link } from 'react-router';
 import { Label, Name } from '../../ui/words';
 import { RangeStems } from './drawing/RangeStems';
@@ -9,13 +9,13 @@ import { sizeInWords } from './model/words';
 /** A piece in the list: its name, what it asks of each part, how long it is, when it is on, its target. */
 export function PieceRow({
   piece,
-  bands,
+  sections,
   accidentals,
   timeZone,
   wide,
 }: {
   readonly piece: PieceSummary;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly accidentals: AccidentalPreference;
   readonly timeZone: string;
   readonly wide: boolean;
@@ -49,7 +49,7 @@ export function PieceRow({
           <RangeStems
             ranges={ranges}
             transpose={transpose}
-            bands={bands}
+            sections={sections}
             accidentals={accidentals}
           />
           {wide && (

@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
+import type { Piece } from '@wide-fern/contract';
+import type { Section } from '@wide-fern/core';
 import { useRef } from 'react';
 import { useHere } from '../../app/session';
 import { useWidth } from '../../ui/useSize';
@@ -13,11 +14,11 @@ import { usePieceScore } from './score/usePieceScore';
 /** A piece with its score on its way, or typed by hand; below it how its runs were judged. */
 export function PieceView({
   piece,
-  bands,
+  sections,
   phrase,
 }: {
   readonly piece: Piece;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly phrase: number;
 }) {
   const { choir, mayEdit } = useHere();
@@ -44,7 +45,7 @@ export function PieceView({
         <ScoreView
           piece={piece}
           worker={score.worker}
-          bands={bands}
+          sections={sections}
           phrase={phrase}
           width={width - 2 * margin}
           head={head}
@@ -62,7 +63,7 @@ export function PieceView({
               {score.message} <WordButton onClick={score.retry}>try again</WordButton>
             </Box>
           )}
-          <AskedByHand piece={piece} bands={bands} />
+          <AskedByHand piece={piece} sections={sections} />
           {score.kind === 'none' && mayEdit && (
             <Box mt="12px" maxW="68ch">
               With a score the longest phrases, the widest leaps and the hard bars are seen, heard

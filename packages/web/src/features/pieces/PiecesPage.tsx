@@ -1,8 +1,7 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
-import { messageOf } from '../../api/client';
-import { piecesQuery } from '../../api/queries';
+import { messageOf, piecesQuery } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { LongList } from '../../ui/LongList';
@@ -13,7 +12,7 @@ import { useTonight } from '../tonight/useTonight';
 import { PieceRow } from './PieceRow';
 import { piecesWanted } from './model/list';
 
-/** The pieces a choir sings: what each asks of the parts over tonight's bands, and its open target. */
+/** The pieces a choir sings: what each asks of the parts over tonight's sections, and its open target. */
 export default function PiecesPage() {
   const { choir, mayEdit } = useHere();
   const pieces = useQuery(piecesQuery(choir.id));
@@ -85,7 +84,7 @@ export default function PiecesPage() {
           />
           <Label as="span" role="status">
             {shown.length === 0 ? 'Nothing is called that.' : `${shown.length} shown.`} Stems are
-            what each part sings, over tonight’s bands.
+            what each part sings, over tonight’s sections.
           </Label>
         </Flex>
         <LongList
@@ -98,7 +97,7 @@ export default function PiecesPage() {
           {(piece) => (
             <PieceRow
               piece={piece}
-              bands={tonight.bands}
+              sections={tonight.sections}
               accidentals={choir.accidentals}
               timeZone={choir.timeZone}
               wide={width >= 860}

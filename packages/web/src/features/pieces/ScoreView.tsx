@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
+import type { Piece } from '@wide-fern/contract';
+import type { Section } from '@wide-fern/core';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useHere } from '../../app/session';
 import { Label } from '../../ui/words';
@@ -22,14 +23,14 @@ const laneWidth = 304;
 export function ScoreView({
   piece,
   worker,
-  bands,
+  sections,
   phrase,
   width,
   head,
 }: {
   readonly piece: Piece;
   readonly worker: ScoreWorker;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly phrase: number;
   readonly width: number;
   readonly head: ReactNode;
@@ -46,12 +47,12 @@ export function ScoreView({
   const setting = useMemo(
     (): Asks['analyse']['asked'] => ({
       mapping,
-      sections: bands.map(({ id, comfort }) => ({ id, comfort })),
+      sections: sections.map(({ id, comfort }) => ({ id, comfort })),
       pace,
       transpose: sung.transpose,
       phrase,
     }),
-    [mapping, bands, pace, sung.transpose, phrase],
+    [mapping, sections, pace, sung.transpose, phrase],
   );
   const { answer: analysis, error } = useAsked(worker, 'analyse', setting);
   const { chosen, choose } = useChosenBars();
@@ -81,7 +82,7 @@ export function ScoreView({
     1,
     ...analysis.parts.flatMap(({ figures }) => Object.values(figures.histogram)),
   );
-  const placeOf = (part: string) => bands.findIndex(({ id }) => id === part);
+  const placeOf = (part: string) => sections.findIndex(({ id }) => id === part);
   const columns = Math.max(1, Math.min(4, Math.floor(width / 290)));
   const shown: ChosenBars | undefined = chosen && {
     from: Math.min(chosen.from, analysis.bars.at(-1)!.number),
@@ -94,7 +95,7 @@ export function ScoreView({
         <HowSung piece={piece} analysis={analysis} sung={sung} onChange={setSung} />
       </Flex>
       <Box textStyle="name" fontSize="18px" lineHeight="26px" mb="10px" role="status">
-        {pieceSentence(analysis, bands, { phrase, accidentals: choir.accidentals })}
+        {pieceSentence(analysis, sections, { phrase, accidentals: choir.accidentals })}
       </Box>
       <Box
         display="grid"
@@ -125,7 +126,7 @@ export function ScoreView({
               </Box>
               <PartLane
                 part={part}
-                band={bands[place]!}
+                band={sections[place]!}
                 place={place}
                 longest={longest}
                 accidentals={choir.accidentals}
@@ -162,7 +163,7 @@ export function ScoreView({
         piece={piece}
         worker={worker}
         analysis={analysis}
-        bands={bands}
+        sections={sections}
         chosen={shown}
         onChoose={choose}
         pace={pace}

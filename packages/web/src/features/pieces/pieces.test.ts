@@ -1,14 +1,6 @@
-import { exerciseSchema, type Band, type Piece, type PieceMark } from '@wide-fern/contract';
+import { exerciseSchema, type Piece, type PieceMark } from '@wide-fern/contract';
+import { type Section, analysePiece, excerpt, foundIn, mixedChoir, partsOfScore, type Mapping, type PieceAnalysis } from '@wide-fern/core';
 import { demoScores } from '@wide-fern/catalogue/demo';
-import {
-  analysePiece,
-  excerpt,
-  foundIn,
-  mixedChoir,
-  partsOfScore,
-  type Mapping,
-  type PieceAnalysis,
-} from '@wide-fern/core';
 import { columnsOf, heightOf, pitchesShown, pitchScale, strip } from './drawing/geometry';
 import { draftOf, readDraft } from './form/pieceDraft';
 import { exerciseOf, purposesOf, syllablesOf, wordsOf, type Making } from './model/exercise';
@@ -25,7 +17,7 @@ import {
 } from './model/words';
 import { guessedMapping, keptMapping, linesAsked, mappingOf, withParts } from './read/mappingModel';
 
-const bands: Band[] = mixedChoir.map(({ id, one, many, octave, comfort, reach }) => ({
+const sections: Section[] = mixedChoir.map(({ id, one, many, octave, comfort, reach }) => ({
   id,
   one,
   many,
@@ -38,22 +30,22 @@ const bands: Band[] = mixedChoir.map(({ id, one, many, octave, comfort, reach })
 const { score } = demoScores.lanterns;
 const mapping: Mapping[] = score.staves.map(({ id }, i) => ({
   line: `${id}/all`,
-  parts: [bands[i]!.id],
+  parts: [sections[i]!.id],
 }));
 const analysed = (transpose = 0, phrase = 9): PieceAnalysis =>
-  analysePiece(score, { mapping, sections: bands, pace: 1, transpose, phrase });
+  analysePiece(score, { mapping, sections, pace: 1, transpose, phrase });
 const words = { phrase: 9, accidentals: 'flats' } as const;
 
 describe('a piece in words', () => {
   it('says what it asks most, of whom, and where', () => {
-    expect(pieceSentence(analysed(), bands, words)).toBe(
+    expect(pieceSentence(analysed(), sections, words)).toBe(
       'Everyone sings 21 seconds without a rest up to bar 22, and the altos go down to G3, two semitones below tonight.',
     );
-    const higher = pieceSentence(analysed(4), bands, { ...words, phrase: 60 });
+    const higher = pieceSentence(analysed(4), sections, { ...words, phrase: 60 });
     expect(higher).toBe('The tenors go up to B4, four semitones above tonight.');
     const nobody = { ...analysed(), parts: [] };
-    expect(pieceSentence(nobody, bands, words)).toMatch(/say who sings which line/);
-    const wide = bands.map((band) => ({ ...band, comfort: [30, 90] as const }));
+    expect(pieceSentence(nobody, sections, words)).toMatch(/say who sings which line/);
+    const wide = sections.map((band) => ({ ...band, comfort: [30, 90] as const }));
     expect(pieceSentence(analysed(), wide, { ...words, phrase: 60 })).toMatch(
       /^Everything lies inside/,
     );
@@ -145,14 +137,14 @@ describe('an exercise made of bars', () => {
   const musics = partsOfScore(
     score,
     mapping,
-    bands.map(({ id }) => id),
+    sections.map(({ id }) => id),
   );
   const cut = (words: Making['words']) =>
     excerpt(score, {
       from: 18,
       to: 21,
       form: 'parts',
-      parts: musics.map((music, i) => ({ music, octave: bands[i]!.octave })),
+      parts: musics.map((music, i) => ({ music, octave: sections[i]!.octave })),
       words: wordsOf({ words, text: '' }),
     })!;
   const of = {
@@ -161,7 +153,7 @@ describe('an exercise made of bars', () => {
     from: 19,
     to: 22,
     marks,
-    bands,
+    sections,
   };
 
   it('is sound, of the phase into the piece, for the skill that was marked, and linked', () => {
@@ -197,7 +189,7 @@ describe('an exercise made of bars', () => {
 describe('who sings which line', () => {
   const found = foundIn(demoScores.coldIron.score);
   it('is guessed for the parts a choir has', () => {
-    const guessed = guessedMapping(found, bands);
+    const guessed = guessedMapping(found, sections);
     expect(mappingOf(found, guessed).map(({ parts }) => parts)).toEqual([
       ['S'],
       ['A'],
@@ -208,7 +200,7 @@ describe('who sings which line', () => {
     expect(mappingOf(found, guessedMapping(found, eight))[0]!.parts).toEqual(['S1', 'S2']);
   });
   it('follows how a staff is read', () => {
-    const guessed = guessedMapping(found, bands);
+    const guessed = guessedMapping(found, sections);
     const [first] = found.staves;
     const whole = {
       ...guessed,
@@ -218,15 +210,15 @@ describe('who sings which line', () => {
     expect(mappingOf(found, whole)[0]!.parts).toEqual([]);
   });
   it('comes back as it was kept, unless the score has other lines', () => {
-    const kept = mappingOf(found, guessedMapping(found, bands));
+    const kept = mappingOf(found, guessedMapping(found, sections));
     expect(mappingOf(found, keptMapping(found, kept)!)).toEqual(kept);
     expect(keptMapping(found, [{ line: 'P9.1/all', parts: ['S'] }])).toBeUndefined();
     expect(keptMapping(found, [])).toBeUndefined();
   });
   it('lets only low voices read an octave high', () => {
     const draft = { readings: {}, parts: {}, octaveLower: { x: true } };
-    expect(withParts(draft, 'x', ['S'], bands).octaveLower.x).toBe(false);
-    expect(withParts(draft, 'x', ['T'], bands).octaveLower.x).toBe(true);
+    expect(withParts(draft, 'x', ['S'], sections).octaveLower.x).toBe(false);
+    expect(withParts(draft, 'x', ['T'], sections).octaveLower.x).toBe(true);
   });
 });
 
@@ -235,7 +227,7 @@ describe('a piece typed by hand', () => {
   it('is read, or says what is wrong at its field', () => {
     const read = readDraft(
       { ...draft, title: ' Slate ', tempo: '66,5', ranges: { S: ['eb4', 'F5'], A: ['', ''] } },
-      bands,
+      sections,
       undefined,
     );
     expect(read).toMatchObject({
@@ -243,7 +235,7 @@ describe('a piece typed by hand', () => {
     });
     const wrong = readDraft(
       { ...draft, tempo: '5', ranges: { S: ['F5', 'E4'], A: ['x', ''] } },
-      bands,
+      sections,
       undefined,
     );
     expect('errors' in wrong && Object.keys(wrong.errors).sort()).toEqual([
@@ -263,7 +255,7 @@ describe('a piece typed by hand', () => {
     } as unknown as Piece;
     const again = draftOf(piece, 'flats');
     expect(again.ranges.S).toEqual(['E♭4', 'F5']);
-    expect(readDraft(again, bands, piece)).toMatchObject({
+    expect(readDraft(again, sections, piece)).toMatchObject({
       body: { transpose: -1, ranges: { S: [63, 77] } },
     });
   });

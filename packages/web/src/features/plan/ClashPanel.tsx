@@ -1,11 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Plan, PlanDocument } from '@wide-fern/contract';
-import { lengthInFigures } from '@wide-fern/words';
+import { lengthInFigures, type Clock } from '@wide-fern/words';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Label, Name } from '../../ui/words';
-import { compare } from './model/compare';
-import { evaluate } from './model/evaluate';
-import type { Clock } from './model/words';
+import { compare, evaluate } from '@wide-fern/plan';
 
 /** Two versions of the same plan: both are shown, and the person chooses. The other stays an undo away. */
 export function ClashPanel({

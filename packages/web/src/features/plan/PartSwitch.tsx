@@ -1,17 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band } from '@wide-fern/contract';
+import type { Section } from '@wide-fern/core';
 import { hueOf } from '../../ui/color';
 import { WordButton } from '../../ui/words';
 
 /** On a narrow page: which part's band is shown, and the way from segment to segment. */
 export function PartSwitch({
-  bands,
+  sections,
   part,
   onPart,
   segment,
   onSegment,
 }: {
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly part: number;
   readonly onPart: (part: number) => void;
   readonly segment: string;
@@ -20,7 +20,7 @@ export function PartSwitch({
   return (
     <Flex px="16px" py="8px" align="center" gap="4px" wrap="wrap">
       <Flex role="group" aria-label="Part shown" gap="4px">
-        {bands.map((band, i) => (
+        {sections.map((band, i) => (
           <Box
             as="button"
             key={band.id}

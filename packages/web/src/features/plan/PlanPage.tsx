@@ -1,10 +1,10 @@
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
-import { messageOf } from '../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { Failed, Loading } from '../../ui/states';
-import { clockIn } from './model/words';
+import { clockIn } from '@wide-fern/words';
 import { PlanView } from './PlanView';
 import { SavedWords } from './SavedWords';
 import { usePlanEditor } from './usePlanEditor';

@@ -1,6 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import type { Evening, Exercise } from '@wide-fern/contract';
-import { lengthInFigures } from '@wide-fern/words';
+import {
+  lengthInFigures,
+  clockIn,
+  dayName,
+  endInWords,
+  isTooLong,
+  leftInWords,
+} from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../app/session';
@@ -12,12 +19,8 @@ import { ClashPanel } from './ClashPanel';
 import { planLayout } from './drawing/layout';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Weave } from './drawing/Weave';
-import { itemTime } from './model/agenda';
-import { planActions } from './model/acts';
-import { evaluate } from './model/evaluate';
-import type { PlanStore } from './model/planStore';
-import { madeForInWords, sectionsChange, takeTonight } from './model/sections';
-import { clockIn, dayName, endInWords, isTooLong, leftInWords } from './model/words';
+import { itemTime, evaluate, madeForInWords, sectionsChange, takeTonight } from '@wide-fern/plan';
+import { planActions, type PlanStore } from '@wide-fern/client';
 import { NothingPlanned } from './NothingPlanned';
 import { ShelfAway } from './ShelfAway';
 import { PartSwitch } from './PartSwitch';
@@ -66,20 +69,22 @@ export function PlanView({
   const clock = useMemo(() => clockIn(timeZone), [timeZone]);
 
   const narrow = width < narrowBelow;
-  const { bands } = document.tonight;
-  const parts = narrow ? [bands[Math.min(part, bands.length - 1)]!.id] : bands.map(({ id }) => id);
+  const { sections } = document.tonight;
+  const parts = narrow
+    ? [sections[Math.min(part, sections.length - 1)]!.id]
+    : sections.map(({ id }) => id);
   const layout = planLayout({
     width,
     pageHeight,
     narrow,
     seconds: Math.max(allotted, plan.total),
-    reaches: bands.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
+    reaches: sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
   });
 
   const ids = document.segments.map(({ id }) => id);
   const at = ids.indexOf(chosen ?? '');
   const evaluated = plan.segments[at];
-  const hearing = useSegmentHearing(evaluated, bands);
+  const hearing = useSegmentHearing(evaluated, sections);
   const focusChosen = () => {
     requestAnimationFrame(() => {
       frame.current?.querySelector<HTMLElement>('[data-segment][aria-current]')?.focus();
@@ -207,7 +212,7 @@ export function PlanView({
       />
       {narrow && (
         <PartSwitch
-          bands={bands}
+          sections={sections}
           part={part}
           onPart={setPart}
           segment={evaluated ? `${at + 1} of ${ids.length}` : ''}

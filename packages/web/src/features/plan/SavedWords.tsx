@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { useStore } from 'zustand';
 import { WordButton, WordLink } from '../../ui/words';
-import type { PlanStore } from './model/planStore';
-import type { Clock } from './model/words';
+import type { PlanStore } from '@wide-fern/client';
+import type { Clock } from '@wide-fern/words';
 
 /** What has become of the last change, and undo; one quiet line in the head. */
 export function SavedWords({

@@ -4,7 +4,7 @@ import { type AccidentalPreference } from '@wide-fern/core';
 import { useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton } from '../../ui/words';
-import { bandChangeInWords, segmentChangeInWords, type SectionsChange } from './model/sections';
+import { bandChangeInWords, segmentChangeInWords, type SectionsChange } from '@wide-fern/plan';
 
 /** The sections are others than when the plan was made: which keys that touches, and the new ladders as an offer. */
 export function SectionsChanged({
@@ -19,13 +19,13 @@ export function SectionsChanged({
   readonly onTake: () => void;
 }) {
   const [open, setOpen] = useState(false);
-  const { bands, segments, tonight } = change;
+  const { sections, segments, tonight } = change;
   const misfits = segments.filter((one) => one.change.misfits.length > 0);
   const count = segments.length;
   const what =
-    bands.length === 0
+    sections.length === 0
       ? 'What is sung on this evening has changed.'
-      : bands.map((band) => bandChangeInWords(band, accidentals)).join(' ');
+      : sections.map((band) => bandChangeInWords(band, accidentals)).join(' ');
   const so =
     count === 0
       ? 'Every key stays as it is.'

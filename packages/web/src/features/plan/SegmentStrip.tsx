@@ -10,13 +10,12 @@ import {
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
 import { isPitched, type AccidentalPreference } from '@wide-fern/core';
-import { lengthInFigures } from '@wide-fern/words';
+import { lengthInFigures, isTooLong, keyPath, strideInWords, wordingFor } from '@wide-fern/words';
 import type { ReactNode } from 'react';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
 import type { TimeAxis } from './drawing/geometry';
-import type { Evaluated, EvaluatedPlan } from './model/evaluate';
-import { isTooLong, keyPath, strideInWords, wordingFor } from './model/words';
+import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 
 const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });
 
@@ -217,7 +216,7 @@ export function SegmentStrip({
           >
             {plan.segments.map((evaluated, i) => {
               const { segment, computed } = evaluated;
-              const wording = wordingFor(plan.document.tonight.bands, segment, accidentals);
+              const wording = wordingFor(plan.document.tonight.sections, segment, accidentals);
               return (
                 <StripItem
                   key={segment.id}

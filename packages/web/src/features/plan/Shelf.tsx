@@ -1,29 +1,21 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { Exercise, Tonight, Wish } from '@wide-fern/contract';
-import {
-  computeSegment,
-  isPitched,
-  phases,
-  plainWords,
-  type AccidentalPreference,
-} from '@wide-fern/core';
-import { lengthInFigures, phaseWords, searchWords } from '@wide-fern/words';
+import type { Exercise, Wish } from '@wide-fern/contract';
+import { type Tonight, computeSegment, isPitched, phases, plainWords, type AccidentalPreference } from '@wide-fern/core';
+import { lengthInFigures, phaseWords, searchWords, keyPath, wordingFor } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
-import { messageOf } from '../../api/client';
-import { builtInQuery, exercisesQuery } from '../../api/queries';
+import { messageOf, builtInQuery, exercisesQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { Label, Name, WordButton } from '../../ui/words';
-import { keyPath, wordingFor } from './model/words';
 import { PatternFigure } from './bench/PatternFigure';
 
 /** What an exercise would be tonight: its length and its keys. */
 function preview(exercise: Exercise, tonight: Tonight, accidentals: AccidentalPreference) {
   const segment = { id: exercise.id, exercise, choices: { ...exercise.usual, start: null } };
-  const computed = computeSegment(segment, { sections: tonight.bands, needs: tonight.needs });
+  const computed = computeSegment(segment, { sections: tonight.sections, needs: tonight.needs });
   return {
     length: lengthInFigures(computed.seconds),
-    path: keyPath(computed.keys, wordingFor(tonight.bands, segment, accidentals)),
+    path: keyPath(computed.keys, wordingFor(tonight.sections, segment, accidentals)),
   };
 }
 

@@ -1,11 +1,11 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { documentOf, planOf } from '../../testing/plans';
+import { choose, leaveOut } from '@wide-fern/plan';
+import { documentOf, planOf } from '@wide-fern/plan/testing';
 import { system } from '../../ui/system';
 import { ClashPanel } from './ClashPanel';
-import { choose, leaveOut } from './model/edits';
-import { clockIn } from './model/words';
+import { clockIn } from '@wide-fern/words';
 
 const document = documentOf('coat-off', 'narrow-hum', 'pulley');
 

@@ -1,13 +1,24 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Evening, Plan, PlanDocument } from '@wide-fern/contract';
 import { useEffect, useRef, useState } from 'react';
-import { ask } from '../../api/client';
-import { eveningQuery, planPath, planQuery, queryClient, type PlanPlace } from '../../api/queries';
-import { startAutosave } from './model/autosave';
-import { dropDraft, dropOwnDraft, findDraft, keepDraft } from './model/drafts';
-import { createPlanStore, type PlanStore } from './model/planStore';
-import { sameDocument } from './model/sameDocument';
-import { otherOpenWindows, thisWindow } from './model/windows';
+import {
+  ask,
+  eveningQuery,
+  planPath,
+  planQuery,
+  queryClient,
+  type PlanPlace,
+  startAutosave,
+  dropDraft,
+  dropOwnDraft,
+  findDraft,
+  keepDraft,
+  createPlanStore,
+  type PlanStore,
+  otherOpenWindows,
+  thisWindow,
+} from '@wide-fern/client';
+import { sameDocument } from '@wide-fern/plan';
 
 /** An evening's plan as a page holds it: on its way, failed, or ready to be worked on. */
 export type PlanEditor =

@@ -1,9 +1,7 @@
-import { choirScore, type Listening } from '@wide-fern/core';
+import { choirScore, type Listening, type Section } from '@wide-fern/core';
 import { useMemo } from 'react';
 import { useHearing } from '../hearing/useHearing';
-import type { Evaluated } from './model/evaluate';
-import type { Band } from '@wide-fern/contract';
-
+import type { Evaluated } from '@wide-fern/plan';
 /** Hearing the chosen segment as it is planned, in its keys and at its tempo. */
 export interface SegmentHearing {
   /** False for what has no pitch, and where no key works. */
@@ -16,16 +14,16 @@ export interface SegmentHearing {
 
 export function useSegmentHearing(
   evaluated: Evaluated | undefined,
-  bands: readonly Band[],
+  sections: readonly Section[],
 ): SegmentHearing {
   const listening = useMemo((): Listening | undefined => {
     if (!evaluated) return undefined;
     const { exercise, choices } = evaluated.segment;
-    const score = choirScore(exercise, choices.tempo, bands, evaluated.computed.repetitions);
+    const score = choirScore(exercise, choices.tempo, sections, evaluated.computed.repetitions);
     if (!score || score.keys.length === 0) return undefined;
     const { countIn, breathBeats, keyChangeBeats } = exercise;
     return { score, countIn, verses: choices.verses, breathBeats, keyChangeBeats };
-  }, [evaluated, bands]);
+  }, [evaluated, sections]);
   const tempo = evaluated?.segment.choices.tempo ?? 60;
   const { state, begin, stop } = useHearing(listening, tempo, null);
   const isOn = state.kind === 'playing' || state.kind === 'opening';

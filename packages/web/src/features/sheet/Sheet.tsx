@@ -1,5 +1,15 @@
 import type { Evening, PlanDocument } from '@wide-fern/contract';
-import { cautions, lengthInFigures, movesInWords, type Wording } from '@wide-fern/words';
+import {
+  cautions,
+  lengthInFigures,
+  movesInWords,
+  type Wording,
+  clockIn,
+  dayName,
+  ladderHeading,
+  wordingFor,
+  type Clock,
+} from '@wide-fern/words';
 import {
   firstNotes,
   isPitched,
@@ -8,9 +18,7 @@ import {
   type AccidentalPreference,
   type MidiNote,
 } from '@wide-fern/core';
-import { itemTime } from '../plan/model/agenda';
-import { evaluate, type Evaluated, type EvaluatedPlan } from '../plan/model/evaluate';
-import { clockIn, dayName, ladderHeading, wordingFor, type Clock } from '../plan/model/words';
+import { itemTime, evaluate, type Evaluated, type EvaluatedPlan } from '@wide-fern/plan';
 
 export type Paper = 'a4' | 'letter';
 
@@ -97,8 +105,8 @@ function SheetSegment({
 }) {
   const { segment, computed } = evaluated;
   const { exercise, choices } = segment;
-  const { bands } = plan.document.tonight;
-  const wording = wordingFor(bands, segment, accidentals);
+  const { sections } = plan.document.tonight;
+  const wording = wordingFor(sections, segment, accidentals);
   const { keys } = computed;
   const moves =
     keys.kind === 'ladder' && keys.sung ? movesInWords(keys.sung, keys.problem, wording) : [];
@@ -140,7 +148,7 @@ function SheetSegment({
               </tr>
             </thead>
             <tbody>
-              {bands.map((band) => (
+              {sections.map((band) => (
                 <tr key={band.id}>
                   <th scope="row">{band.id}</th>
                   {computed.repetitions.map(({ parts, tonic }, i) => (

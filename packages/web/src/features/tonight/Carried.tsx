@@ -1,11 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Evening } from '@wide-fern/contract';
-import { pieceQuery } from '../../api/queries';
+import { pieceQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { Label, Name, WordLink } from '../../ui/words';
 import { JudgedLine } from '../pieces/drawing/JudgedLine';
-import type { EvaluatedPlan } from '../plan/model/evaluate';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 
 /** The target carried on from a judged run, with its trend, and what tonight's plan does for it. */
 export function Carried({

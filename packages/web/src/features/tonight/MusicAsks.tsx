@@ -35,7 +35,7 @@ export function MusicAsks({
         What the music asks, over tonight’s band
       </Box>
       <Flex gap="4px" wrap="wrap">
-        {tonight.bands.map((band, place) => {
+        {tonight.sections.map((band, place) => {
           const asked = pieces.map(({ ranges }) => ranges[band.id]);
           const [bottom, top] = band.comfort;
           const low = Math.min(bottom, ...asked.flatMap((range) => range?.[0] ?? [])) - 2;

@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { useQueries } from '@tanstack/react-query';
 import type { Evening } from '@wide-fern/contract';
-import { planQuery } from '../../api/queries';
+import { planQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { WordLink } from '../../ui/words';
-import type { EvaluatedPlan } from '../plan/model/evaluate';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 import { openDecisions } from './open';
 
 /** The decisions that are open for an evening, each with its one act. */

@@ -6,10 +6,15 @@ import { timeAxis, lanes } from '../plan/drawing/geometry';
 import { GutterLine } from '../plan/drawing/GutterLine';
 import { LaneShape } from '../plan/drawing/LaneShape';
 import { MinuteScale } from '../plan/drawing/MinuteScale';
-import type { EvaluatedPlan } from '../plan/model/evaluate';
-import { keyPath, leftInWords, strideInWords, wordingFor, type Clock } from '../plan/model/words';
-import { lengthInFigures } from '@wide-fern/words';
-import { decidingNeed } from '../plan/model/needs';
+import { type EvaluatedPlan, decidingNeed } from '@wide-fern/plan';
+import {
+  keyPath,
+  leftInWords,
+  strideInWords,
+  wordingFor,
+  type Clock,
+  lengthInFigures,
+} from '@wide-fern/words';
 import { nameLines } from './nameLines';
 import { SvgText } from '../../ui/SvgText';
 
@@ -34,9 +39,9 @@ export function TonightBands({
   readonly width: number;
   readonly accidentals: AccidentalPreference;
 }) {
-  const { bands, needs } = plan.document.tonight;
+  const { sections, needs } = plan.document.tonight;
   const deciding = decidingNeed(plan.document.tonight);
-  const band = bands.find(({ id }) => id === deciding?.part) ?? bands[0]!;
+  const band = sections.find(({ id }) => id === deciding?.part) ?? sections[0]!;
   const narrow = width < 700;
   const axis = timeAxis(
     narrow ? 44 : 74,
@@ -76,7 +81,7 @@ export function TonightBands({
       />
       <LaneShape
         band={band}
-        place={bands.indexOf(band)}
+        place={sections.indexOf(band)}
         lane={lane!}
         axis={axis}
         segments={plan.segments}
@@ -90,7 +95,7 @@ export function TonightBands({
         const to = axis.x(computed.placed.to);
         const room = to - from;
         const { name } = segment.exercise;
-        const wording = wordingFor(bands, segment, accidentals);
+        const wording = wordingFor(sections, segment, accidentals);
         const path = keyPath(computed.keys, wording) || strideInWords(segment);
         const length = lengthInFigures(computed.placed.shown);
         const { size, lines } = nameLines(name, room);

@@ -1,21 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { EveningSummary } from '@wide-fern/contract';
-import { movesInWords } from '@wide-fern/words';
+import { movesInWords, clockIn, dayName, endInWords, wordingFor } from '@wide-fern/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
-import { messageOf } from '../../api/client';
-import { eveningQuery, eveningsQuery, planQuery } from '../../api/queries';
+import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Label, Name, WordLink } from '../../ui/words';
 import { useWidth } from '../../ui/useSize';
-import { itemTime } from '../plan/model/agenda';
-import { evaluate, type EvaluatedPlan } from '../plan/model/evaluate';
-import { sectionsChange } from '../plan/model/sections';
-import { clockIn, dayName, endInWords, wordingFor } from '../plan/model/words';
+import { itemTime, evaluate, type EvaluatedPlan, sectionsChange } from '@wide-fern/plan';
 import { DateRow } from './DateRow';
 import { nextEvening } from './dates';
 import { readiness, whenInWords } from './sentence';
@@ -27,13 +23,13 @@ import { WhoIsHere } from './WhoIsHere';
 
 /** What the parts do in each segment where they do not simply sing, in words. */
 function movesBySegment(plan: EvaluatedPlan, accidentals: 'flats' | 'sharps') {
-  const { bands } = plan.document.tonight;
+  const { sections } = plan.document.tonight;
   return plan.segments.flatMap(({ segment, computed }) => {
     if (computed.keys.kind !== 'ladder' || !computed.keys.sung) return [];
     const words = movesInWords(
       computed.keys.sung,
       computed.keys.problem,
-      wordingFor(bands, segment, accidentals),
+      wordingFor(sections, segment, accidentals),
     ).join('; ');
     return words ? [{ id: segment.id, name: segment.exercise.name, words }] : [];
   });

@@ -20,8 +20,8 @@ export function WhoIsHere({
   readonly accidentals: AccidentalPreference;
 }) {
   const { tonight, withEveryone } = evening;
-  const { bands, condition = 'rested' } = tonight;
-  const changes = bands.flatMap((band) => {
+  const { sections, condition = 'rested' } = tonight;
+  const changes = sections.flatMap((band) => {
     const everyone = withEveryone.find(({ id }) => id === band.id);
     const words = everyone && absenceInWords(band, everyone.comfort, accidentals);
     return words ? [{ id: band.id, words }] : [];
@@ -31,7 +31,7 @@ export function WhoIsHere({
       <Box as="h2" fontWeight={650} mb="4px">
         Who is here
       </Box>
-      {bands.map(({ id, singers, away = 0, many }, place) => (
+      {sections.map(({ id, singers, away = 0, many }, place) => (
         <Flex key={id} align="center" gap="8px" h="20px" fontSize="13px">
           <Box w="24px" fontWeight={700} style={{ color: hueOf(id, place) }}>
             {id}

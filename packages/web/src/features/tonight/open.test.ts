@@ -1,6 +1,6 @@
 import type { Evening } from '@wide-fern/contract';
 import { mixedChoir } from '@wide-fern/core';
-import type { EvaluatedPlan } from '../plan/model/evaluate';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 import { pieceLetters } from './MusicAsks';
 import { openDecisions } from './open';
 
@@ -15,7 +15,7 @@ const evening = {
     { id: 'cool-down', kind: 'cool-down', title: 'Cool-down', minutes: 5, piece: null },
   ],
   tonight: {
-    bands: mixedChoir.map((part) => ({ ...part, singers: 0, suits: true })),
+    sections: mixedChoir.map((part) => ({ ...part, singers: 0, suits: true })),
     needs: [],
   },
   pieces: [{ id: piece, title: 'Slate', ranges: { S: [60, 70] } }],

@@ -1,7 +1,7 @@
 import type { Evening } from '@wide-fern/contract';
-import { noteName, type AccidentalPreference, type Need } from '@wide-fern/core';
+import { noteName, type AccidentalPreference, type PlaceNeed } from '@wide-fern/core';
 import { semitonesInWords } from '@wide-fern/words';
-import type { EvaluatedPlan } from '../plan/model/evaluate';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 
 /** A decision that is open for an evening: what it is, and the one act that settles it. */
 export interface OpenDecision {
@@ -46,9 +46,9 @@ function emptyItems(
 
 /** «Tenors go up to G4 in “Lanterns over Slate”, a semitone above tonight.» */
 function outOfBand(evening: Evening, accidentals: AccidentalPreference): OpenDecision[] {
-  const { bands, needs } = evening.tonight;
+  const { sections, needs } = evening.tonight;
   const left = needs.flatMap((need) => {
-    const band = bands.find(({ id }) => id === need.part);
+    const band = sections.find(({ id }) => id === need.part);
     if (!band) return [];
     const many = band.many.charAt(0).toUpperCase() + band.many.slice(1);
     return [
@@ -89,7 +89,7 @@ function outOfBand(evening: Evening, accidentals: AccidentalPreference): OpenDec
     });
 }
 
-const needWords: Readonly<Record<Need, string>> = {
+const needWords: Readonly<Record<PlaceNeed, string>> = {
   standing: 'standing',
   floor: 'the floor',
   noise: 'noise',

@@ -1,7 +1,6 @@
 import { countInWords, lengthInFigures } from '@wide-fern/words';
 import { noteName, type AccidentalPreference } from '@wide-fern/core';
-import type { EvaluatedPlan } from '../plan/model/evaluate';
-import { decidingNeed, highestSung } from '../plan/model/needs';
+import { type EvaluatedPlan, decidingNeed, highestSung } from '@wide-fern/plan';
 
 /** The one sentence of Tonight: whether the evening's warm-up is ready, or what stands in the way. */
 export interface Readiness {

@@ -1,7 +1,6 @@
 import type { EveningSummary } from '@wide-fern/contract';
-import { documentOf } from '../../testing/plans';
-import { choose } from '../plan/model/edits';
-import { evaluate } from '../plan/model/evaluate';
+import { choose, evaluate } from '@wide-fern/plan';
+import { documentOf } from '@wide-fern/plan/testing';
 import { around, nextEvening } from './dates';
 import { readiness, whenInWords } from './sentence';
 

@@ -1,7 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
-import type { Evening, Tonight } from '@wide-fern/contract';
+import type { Evening } from '@wide-fern/contract';
+import type { Tonight } from '@wide-fern/core';
 import { useMemo } from 'react';
-import { eveningQuery, eveningsQuery, voicesQuery } from '../../api/queries';
+import { eveningQuery, eveningsQuery, voicesQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { nextEvening } from './dates';
 
@@ -29,7 +30,7 @@ export function useTonight(): TonightState {
   const voices = useQuery({ ...voicesQuery(choir.id), enabled: withoutEvening });
   const tonight = useMemo((): Tonight | undefined => {
     if (next) return evening.data?.tonight;
-    return voices.data && { bands: voices.data.bands, needs: [] };
+    return voices.data && { sections: voices.data.sections, needs: [] };
   }, [next, evening.data, voices.data]);
   const queries = [evenings, evening, voices];
   return {

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
 import { pitchAxis } from './drawing/geometry';
-import type { Section } from './model/section';
+import type { SectionView } from './model/section';
 import { rangeInFigures } from './model/words';
 
 /** Every section with its band in small; the one that is looked at is underlined. */
@@ -12,14 +12,14 @@ export function PartTabs({
   accidentals,
   onChoose,
 }: {
-  readonly sections: readonly Section[];
+  readonly sections: readonly SectionView[];
   readonly chosen: string;
   readonly accidentals: AccidentalPreference;
   readonly onChoose: (part: string) => void;
 }) {
   // One axis for all of them, so that their places can be compared.
   const axis = pitchAxis(
-    sections.map(({ band }) => band.reach),
+    sections.map(({ section: band }) => band.reach),
     { left: 0, right: 100 },
   );
   return (
@@ -30,7 +30,7 @@ export function PartTabs({
       wrap="wrap"
       borderBottomWidth="1px"
     >
-      {sections.map(({ part, band }, place) => {
+      {sections.map(({ part, section: band }, place) => {
         const isChosen = part.id === chosen;
         const hue = hueOf(part.id, place);
         const x = (note: number) => `${axis.x(note)}%`;

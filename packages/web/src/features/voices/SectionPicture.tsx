@@ -9,7 +9,7 @@ import { KeyAxis, type PieceSpan } from './drawing/KeyAxis';
 import { Legend } from './drawing/Legend';
 import { ShareCurve } from './drawing/ShareCurve';
 import { SingerRows } from './drawing/SingerRows';
-import type { Section, Setting } from './model/section';
+import type { SectionView, VoicesSetting } from './model/section';
 import { conditionInWords } from './model/words';
 
 /** What stands above and below the rows, in px, at the usual sizes. */
@@ -27,10 +27,10 @@ export function SectionPicture({
   onChoose,
   onWanted,
 }: {
-  readonly section: Section;
+  readonly section: SectionView;
   readonly place: number;
   readonly pieces: readonly PieceSpan[];
-  readonly setting: Setting;
+  readonly setting: VoicesSetting;
   readonly width: number;
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
@@ -38,7 +38,7 @@ export function SectionPicture({
 }) {
   const { choir } = useHere();
   const pageHeight = usePageHeight();
-  const { part, rows, band, picture } = section;
+  const { part, rows, section: band, picture } = section;
   const hue = hueOf(part.id, place);
   const condition = setting.presence?.condition ?? 'rested';
   const gutter = width < 600 ? 104 : 204;

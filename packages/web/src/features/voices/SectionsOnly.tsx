@@ -14,7 +14,7 @@ export function SectionsOnly({ voices }: { readonly voices: Voices }) {
       <Name as="h1" fontSize="24px" mb="16px">
         What each section sings easily
       </Name>
-      {voices.bands.map(({ id, many, comfort, reach, singers }, place) => (
+      {voices.sections.map(({ id, many, comfort, reach, singers }, place) => (
         <Flex key={id} gap="16px" py="10px" borderBottomWidth="1px" align="baseline" wrap="wrap">
           <Box w="28px" fontWeight={700} style={{ color: hueOf(id, place) }}>
             {id}

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { messageOf } from '../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../app/Frame';
 import { useHere } from '../../app/session';
 import { Failed, Loading } from '../../ui/states';

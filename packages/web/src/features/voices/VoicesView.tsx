@@ -6,7 +6,7 @@ import { useHere } from '../../app/session';
 import { useWidth } from '../../ui/useSize';
 import { Name, WordLink } from '../../ui/words';
 import { whenInWords } from '../tonight/sentence';
-import { rowsTonight, sectionOf } from './model/section';
+import { rowsTonight, sectionView } from './model/section';
 import { sectionSentence } from './model/words';
 import { Panel } from './panel/Panel';
 import type { PanelKind } from './panel/props';
@@ -32,7 +32,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
   const percent = looked ?? voices.sharePercent;
   const rows = useMemo(() => rowsTonight(singers, setting), [singers, setting]);
   const sections = useMemo(
-    () => voices.parts.map((part) => sectionOf(part, rows, setting, percent / 100)),
+    () => voices.parts.map((part) => sectionView(part, rows, setting, percent / 100)),
     [voices.parts, rows, setting, percent],
   );
   const place = Math.max(

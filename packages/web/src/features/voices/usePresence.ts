@@ -1,8 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ChangePresence, Presence } from '@wide-fern/contract';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { ApiError, ask, messageOf } from '../../api/client';
-import { presencePath, presenceQuery, queryClient } from '../../api/queries';
+import {
+  ApiError,
+  ask,
+  messageOf,
+  presencePath,
+  presenceQuery,
+  queryClient,
+} from '@wide-fern/client';
 import {
   isNothing,
   joined,

@@ -1,10 +1,10 @@
 import { useQuery } from '@tanstack/react-query';
 import type { Evening, Singer, Voices } from '@wide-fern/contract';
 import { useMemo } from 'react';
-import { eveningQuery, eveningsQuery, singersQuery, voicesQuery } from '../../api/queries';
+import { eveningQuery, eveningsQuery, singersQuery, voicesQuery } from '@wide-fern/client';
 import { useHere } from '../../app/session';
 import { nextEvening } from '../tonight/dates';
-import type { Setting } from './model/section';
+import type { VoicesSetting } from './model/section';
 import { usePresence, type PresenceState } from './usePresence';
 
 /** Everything the view of voices rests on. */
@@ -18,7 +18,7 @@ export type VoicesData =
       /** The evening that comes next, if there is one. */
       readonly evening: Evening | undefined;
       readonly presence: PresenceState;
-      readonly setting: Setting;
+      readonly setting: VoicesSetting;
     };
 
 /** The same, once it is there. */

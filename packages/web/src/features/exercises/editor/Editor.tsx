@@ -12,7 +12,7 @@ import {
 import { kindWords, lengthInFigures } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiError, messageOf } from '../../../api/client';
+import { ApiError, messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
@@ -23,7 +23,7 @@ import { changeExercise, storeExercises } from '../model/changes';
 import type { Listed } from '../model/listed';
 import { breathAdviceFor } from '../../plan/model/phrase';
 import type { ReadyExercises } from '../useExercises';
-import { draftOf, emptyDraft, type Draft } from './model/draft';
+import { draftOf, emptyDraft, type ExerciseDraft } from './model/draft';
 import { keepDraft, readKept } from './model/kept';
 import { exerciseOf } from './model/make';
 import { MusicFields } from './MusicFields';
@@ -41,8 +41,8 @@ const metres: readonly (readonly [string, Metre | null])[] = [
 ];
 const metreWord = (metre: Metre | null): string =>
   metre ? `${metre.beats}/${metre.unit}` : 'without bars';
-const withMetre: readonly Draft['kind'][] = ['pattern', 'lines', 'round', 'drone'];
-const withMode: readonly Draft['kind'][] = [...withMetre, 'glide', 'chord'];
+const withMetre: readonly ExerciseDraft['kind'][] = ['pattern', 'lines', 'round', 'drone'];
+const withMode: readonly ExerciseDraft['kind'][] = [...withMetre, 'glide', 'chord'];
 
 /** Where an exercise is made: its music on top, what is said of it below. */
 export function Editor({
@@ -57,7 +57,7 @@ export function Editor({
   const { choir, account } = useHere();
   const navigate = useNavigate();
   const isOwn = begun?.own ?? false;
-  const first = useMemo((): Draft => {
+  const first = useMemo((): ExerciseDraft => {
     if (!begun) return emptyDraft;
     const draft = draftOf(begun.exercise);
     return isOwn ? draft : { ...draft, name: `${draft.name}, ours` };
@@ -68,7 +68,7 @@ export function Editor({
   const [saving, setSaving] = useState<
     { kind: 'no' } | { kind: 'busy' } | { kind: 'clash' } | { kind: 'failed'; message: string }
   >({ kind: 'no' });
-  const set = (changed: Partial<Draft>) => {
+  const set = (changed: Partial<ExerciseDraft>) => {
     const next = { ...draft, ...changed };
     setDraft(next);
     keepDraft(account.id, choir.id, from, next);
@@ -242,7 +242,7 @@ function Found({
     [exercise, score],
   );
   if (!exercise) return null;
-  const keys = sharedKeys(exercise.music, data.tonight.bands);
+  const keys = sharedKeys(exercise.music, data.tonight.sections);
   const advice = breathAdviceFor(exercise, choir.phraseSeconds);
   const length = lengthInFigures(segmentSeconds(exercise, { ...exercise.usual, start: null }));
   return (

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Exercise } from '@wide-fern/contract';
-import { ages, needs, phases, purposes, shapes, type Music } from '@wide-fern/core';
+import { ages, placeNeeds, phases, purposes, shapes, type Music } from '@wide-fern/core';
 import { phaseWords, shapeWords } from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
@@ -111,7 +111,7 @@ export function WordFields({
         <Substitutes draft={draft} errors={errors} set={set} others={others} />
         <ManyOf
           label="It needs"
-          all={needs}
+          all={placeNeeds}
           chosen={draft.needs}
           onChange={(chosen) => set({ needs: chosen })}
         />

@@ -3,13 +3,13 @@ import { FormField } from '../../../ui/FormField';
 import { Stepper } from '../../../ui/Stepper';
 import { Label } from '../../../ui/words';
 import { TextField } from './fields';
-import type { CountRow, Draft } from './model/draft';
+import type { CountRow, ExerciseDraft } from './model/draft';
 
 /** What the fields of a draft are given. */
 export interface DraftProps {
-  readonly draft: Draft;
+  readonly draft: ExerciseDraft;
   readonly errors: Readonly<Record<string, string>>;
-  readonly set: (changed: Partial<Draft>) => void;
+  readonly set: (changed: Partial<ExerciseDraft>) => void;
 }
 
 /** A figure in a row of figures. */

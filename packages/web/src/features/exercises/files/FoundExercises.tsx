@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { phaseWords } from '@wide-fern/words';
 import type { ReadFile } from '@wide-fern/interchange';
 import { useState } from 'react';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { LongList } from '../../../ui/LongList';
 import { MainButton } from '../../../ui/MainButton';

@@ -1,7 +1,6 @@
 import { useMutation } from '@tanstack/react-query';
 import type { ChoirExercises, Exercise, ExerciseMark, StoredExercises } from '@wide-fern/contract';
-import { ask } from '../../../api/client';
-import { exercisesPath, exercisesQuery, queryClient } from '../../../api/queries';
+import { ask, exercisesPath, exercisesQuery, queryClient } from '@wide-fern/client';
 
 const change = (choir: string, how: (was: ChoirExercises) => ChoirExercises): void => {
   queryClient.setQueryData<ChoirExercises>(

@@ -1,15 +1,6 @@
-import type { Band, ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
+import type { ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
+import { type Section, segmentSeconds, sharedKeys, spanOf, type Choosable, type MidiNote, type Music, type Seconds } from '@wide-fern/core';
 import { searchWords } from '@wide-fern/words';
-import {
-  segmentSeconds,
-  sharedKeys,
-  spanOf,
-  type Choosable,
-  type MidiNote,
-  type Music,
-  type Seconds,
-} from '@wide-fern/core';
-
 /** An exercise in the list, with what is known of it here and tonight. */
 export interface Listed extends Choosable {
   readonly exercise: Exercise;
@@ -44,14 +35,14 @@ function fitOf(music: Music): string {
 }
 
 /** The keys that suit everyone depend on the sections too; kept for the sections last asked for. */
-let kept: { bands: string; keys: Map<string, readonly MidiNote[] | undefined> } = {
-  bands: '',
+let kept: { sections: string; keys: Map<string, readonly MidiNote[] | undefined> } = {
+  sections: '',
   keys: new Map(),
 };
-function keysOf(exercise: Exercise, bands: readonly Band[], signature: string) {
-  if (kept.bands !== signature) kept = { bands: signature, keys: new Map() };
+function keysOf(exercise: Exercise, sections: readonly Section[], signature: string) {
+  if (kept.sections !== signature) kept = { sections: signature, keys: new Map() };
   const fit = fitOf(exercise.music);
-  if (!kept.keys.has(fit)) kept.keys.set(fit, sharedKeys(exercise.music, bands));
+  if (!kept.keys.has(fit)) kept.keys.set(fit, sharedKeys(exercise.music, sections));
   return kept.keys.get(fit);
 }
 
@@ -59,9 +50,11 @@ function keysOf(exercise: Exercise, bands: readonly Band[], signature: string) {
 export function listExercises(
   builtIn: readonly Exercise[],
   { own, marks, lastUsed }: ChoirExercises,
-  bands: readonly Band[],
+  sections: readonly Section[],
 ): Listed[] {
-  const signature = JSON.stringify(bands.map(({ id, comfort, octave }) => [id, comfort, octave]));
+  const signature = JSON.stringify(
+    sections.map(({ id, comfort, octave }) => [id, comfort, octave]),
+  );
   const entry = (exercise: Exercise, isOwn: boolean): Listed => {
     const mark = marks[exercise.id] ?? noMark;
     const used = lastUsed[exercise.id];
@@ -80,7 +73,7 @@ export function listExercises(
       difficulty: exercise.difficulty,
       needs: exercise.needs,
       ages: exercise.ages,
-      keys: keysOf(exercise, bands, signature),
+      keys: keysOf(exercise, sections, signature),
       lastUsed: used === undefined ? undefined : Date.parse(used),
       favourite: mark.favourite,
       hidden: mark.hidden,

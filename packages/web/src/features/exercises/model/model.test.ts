@@ -1,5 +1,5 @@
 import { exercises } from '@wide-fern/catalogue';
-import { tonight } from '../../../testing/plans';
+import { tonight } from '@wide-fern/plan/testing';
 import { listExercises } from './listed';
 import { breathAdviceFor } from '../../plan/model/phrase';
 import { countOf, rowsOf } from './rows';
@@ -19,7 +19,7 @@ const listed = listExercises(
     },
     lastUsed: { pulley: '2026-11-24T19:30:00.000Z' },
   },
-  tonight.bands,
+  tonight.sections,
 );
 const ids = (wanted: Parameters<typeof rowsOf>[1]) =>
   rowsOf(listed, wanted, now).flatMap((row) =>
@@ -53,7 +53,7 @@ describe('the list of exercises', () => {
     expect(ids({ unusedWeeks: 2 })).toContain('our-pulley');
   });
   it('knows another evening’s keys from this one’s', () => {
-    const low = tonight.bands.map((band) => ({
+    const low = tonight.sections.map((band) => ({
       ...band,
       comfort: [band.comfort[0], band.comfort[0] + 3] as const,
     }));

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { WordButton, WordLink } from '../../../ui/words';
 import { useMarking, useThrowingAway } from '../model/changes';

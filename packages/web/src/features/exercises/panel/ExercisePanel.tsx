@@ -1,10 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { computeSegment, isPitched, type MidiNote, type PartName } from '@wide-fern/core';
-import { partName, sungWords } from '@wide-fern/words';
+import { partName, sungWords, breathInWords } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../app/session';
 import { Label, Name, WordLink } from '../../../ui/words';
-import { breathInWords } from '../../plan/model/words';
 import type { Listed } from '../model/listed';
 import type { ReadyExercises } from '../useExercises';
 import { Acts } from './Acts';
@@ -30,16 +29,16 @@ export function ExercisePanel({
   const { exercise, own } = listed;
   const { music } = exercise;
   const [start, setStart] = useState<MidiNote | null>(null);
-  const { bands, needs } = data.tonight;
+  const { sections, needs } = data.tonight;
   const computed = useMemo(
     () =>
       computeSegment(
         { id: exercise.id, exercise, choices: { ...exercise.usual, start } },
-        { sections: bands, needs },
+        { sections, needs },
       ),
-    [exercise, start, bands, needs],
+    [exercise, start, sections, needs],
   );
-  const parts = (id: string): PartName => bands.find((band) => band.id === id) ?? partName(id);
+  const parts = (id: string): PartName => sections.find((band) => band.id === id) ?? partName(id);
   return (
     <Box
       as="section"
@@ -65,7 +64,7 @@ export function ExercisePanel({
       {isPitched(music) && (
         <>
           <Suspense fallback={<Box minH="150px" />}>
-            <Notation exercise={exercise} computed={computed} bands={bands} parts={parts} />
+            <Notation exercise={exercise} computed={computed} sections={sections} parts={parts} />
           </Suspense>
           {sungWords(music) && <Label mb="8px">Sung {sungWords(music)}</Label>}
           <KeysTonight
@@ -89,7 +88,7 @@ export function ExercisePanel({
       )}
       <WordsOf listed={listed} all={data.all} />
       {mayEdit && <NoteField listed={listed} />}
-      <Files exercise={exercise} computed={computed} bands={bands} />
+      <Files exercise={exercise} computed={computed} sections={sections} />
       {own && <Versions exercise={exercise} />}
     </Box>
   );

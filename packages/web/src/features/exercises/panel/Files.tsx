@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Exercise } from '@wide-fern/contract';
-import { choirScore, isPitched, plainScore, type ComputedSegment } from '@wide-fern/core';
+import type { Exercise } from '@wide-fern/contract';
+import { type Section, choirScore, isPitched, plainScore, type ComputedSegment } from '@wide-fern/core';
 import { useState } from 'react';
 import { useHere } from '../../../app/session';
 import { saveFile } from '../../../ui/saveFile';
@@ -13,11 +13,11 @@ type Wanted = 'musicxml' | 'mxl' | 'midi' | 'abc' | 'json';
 export function Files({
   exercise,
   computed,
-  bands,
+  sections,
 }: {
   readonly exercise: Exercise;
   readonly computed: ComputedSegment;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
 }) {
   const { choir } = useHere();
   const [whole, setWhole] = useState(false);
@@ -29,7 +29,7 @@ export function Files({
       const files = await import('@wide-fern/interchange');
       const { tempo } = exercise.usual;
       const first = computed.repetitions[0]?.tonic ?? 60;
-      const ladder = choirScore(exercise, tempo, bands, computed.repetitions);
+      const ladder = choirScore(exercise, tempo, sections, computed.repetitions);
       const score =
         whole && ladder && ladder.keys.length > 0 ? ladder : plainScore(exercise, tempo, [first]);
       const name = exercise.id;

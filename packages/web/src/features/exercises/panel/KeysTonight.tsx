@@ -1,7 +1,13 @@
 import { Box } from '@chakra-ui/react';
-import type { Exercise, Tonight } from '@wide-fern/contract';
-import { asSentences, edgesInWords, movesInWords } from '@wide-fern/words';
-import { type ComputedSegment, type MidiNote } from '@wide-fern/core';
+import type { Exercise } from '@wide-fern/contract';
+import { type Tonight, type ComputedSegment, type MidiNote } from '@wide-fern/core';
+import {
+  asSentences,
+  edgesInWords,
+  movesInWords,
+  ladderHeading,
+  wordingFor,
+} from '@wide-fern/words';
 import { useRef } from 'react';
 import { useHere } from '../../../app/session';
 import { useWidth } from '../../../ui/useSize';
@@ -9,7 +15,6 @@ import { Label } from '../../../ui/words';
 import { ChordKeys } from '../../plan/bench/ChordKeys';
 import { KeyStrip } from '../../plan/bench/KeyStrip';
 import { StartWords } from '../../plan/bench/StartWords';
-import { ladderHeading, wordingFor } from '../../plan/model/words';
 
 /** In which keys an exercise can be sung by tonight's sections: every tonic, every part, the best ladder. */
 export function KeysTonight({
@@ -29,7 +34,7 @@ export function KeysTonight({
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const segment = { id: exercise.id, exercise, choices: { ...exercise.usual, start } };
-  const wording = wordingFor(tonight.bands, segment, choir.accidentals);
+  const wording = wordingFor(tonight.sections, segment, choir.accidentals);
   const { keys } = computed;
   if (keys.kind === 'none') return null;
   return (
@@ -39,11 +44,11 @@ export function KeysTonight({
         {keys.kind === 'ladder' && '; open is room, filled is none'}
       </Label>
       {keys.kind === 'chord' ? (
-        <ChordKeys computed={computed} bands={tonight.bands} wording={wording} />
+        <ChordKeys computed={computed} sections={tonight.sections} wording={wording} />
       ) : (
         <KeyStrip
           keys={keys}
-          bands={tonight.bands}
+          sections={tonight.sections}
           wording={wording}
           width={width}
           mayEdit

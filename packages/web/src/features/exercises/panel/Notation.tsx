@@ -1,14 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Exercise } from '@wide-fern/contract';
-import {
-  choirScore,
-  plainScore,
-  tonicName,
-  type ComputedSegment,
-  type Listening,
-  type PartName,
-  type Score,
-} from '@wide-fern/core';
+import type { Exercise } from '@wide-fern/contract';
+import { type Section, choirScore, plainScore, tonicName, type ComputedSegment, type Listening, type PartName, type Score } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
 import { useHere } from '../../../app/session';
 import ScoreStaff from '../../../ui/notation/ScoreStaff';
@@ -30,12 +22,12 @@ const onlyPart = (score: Score, part: string): Score => {
 export default function Notation({
   exercise,
   computed,
-  bands,
+  sections,
   parts,
 }: {
   readonly exercise: Exercise;
   readonly computed: ComputedSegment;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly parts: (id: string) => PartName;
 }) {
   const { choir } = useHere();
@@ -44,12 +36,12 @@ export default function Notation({
   const alike = music.kind === 'pattern' || music.kind === 'glide' || music.kind === 'hold';
   /** Where all sing alike the first part stands for all. */
   const sings = computed.repetitions[0]?.parts.find(({ does }) => does === 'sing')?.part;
-  const [part, setPart] = useState<string>(alike ? (sings ?? bands[0]?.id ?? 'all') : 'all');
+  const [part, setPart] = useState<string>(alike ? (sings ?? sections[0]?.id ?? 'all') : 'all');
   const score = useMemo(() => {
-    const choirs = choirScore(exercise, usual.tempo, bands, computed.repetitions);
+    const choirs = choirScore(exercise, usual.tempo, sections, computed.repetitions);
     // Where no key works the notes are still shown, on middle C.
     return choirs && choirs.keys.length > 0 ? choirs : plainScore(exercise, usual.tempo, [60]);
-  }, [exercise, usual.tempo, bands, computed]);
+  }, [exercise, usual.tempo, sections, computed]);
   const listening = useMemo(
     (): Listening | undefined =>
       score && {

@@ -1,6 +1,6 @@
 import { Box, Textarea } from '@chakra-ui/react';
 import { useEffect, useRef, useState } from 'react';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { Label } from '../../../ui/words';
 import { useMarking } from '../model/changes';

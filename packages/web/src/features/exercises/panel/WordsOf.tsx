@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { listInWords } from '@wide-fern/words';
-import { type Need } from '@wide-fern/core';
+import { type PlaceNeed } from '@wide-fern/core';
 import { useHere } from '../../../app/session';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { WordLink } from '../../../ui/words';
@@ -8,7 +8,7 @@ import type { Listed } from '../model/listed';
 import { lastUsedInWords } from '../model/words';
 import { breathAdviceFor } from '../../plan/model/phrase';
 
-const needWords: Readonly<Record<Need, string>> = {
+const needWords: Readonly<Record<PlaceNeed, string>> = {
   standing: 'room to stand',
   floor: 'the floor',
   noise: 'that noise is all right',

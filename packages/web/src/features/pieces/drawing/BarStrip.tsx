@@ -149,7 +149,7 @@ export function BarStrip({ analysis, marks, chosen, onChoose, sounding, width }:
             </SvgText>
             {columns.map(({ from, places }, i) => {
               const hardest = places
-                .map((place) => part.hardness[place]!)
+                .map((place) => part.difficulty[place]!)
                 .reduce((a, b) => (b.points > a.points ? b : a));
               const height = heightOf(hardest.points);
               if (height < 0.4) return null;

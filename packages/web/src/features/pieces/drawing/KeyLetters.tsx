@@ -1,11 +1,4 @@
-import type { Band } from '@wide-fern/contract';
-import {
-  spanOfPart,
-  tonicName,
-  type AccidentalPreference,
-  type MidiNote,
-  type Music,
-} from '@wide-fern/core';
+import { type Section, spanOfPart, tonicName, type AccidentalPreference, type MidiNote, type Music } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 
@@ -15,20 +8,20 @@ const around = 4;
 /** Keys around the piece's own: a stem where everyone is inside the comfort, otherwise who is not. */
 export function KeyLetters({
   music,
-  bands,
+  sections,
   own,
   accidentals,
 }: {
   readonly music: Music;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   /** The tonic as the piece has it. */
   readonly own: MidiNote;
   readonly accidentals: AccidentalPreference;
 }) {
   const keys = Array.from({ length: 2 * around + 1 }, (_, i) => own - around + i);
   const outside = (tonic: MidiNote) =>
-    bands.filter(({ comfort, octave }, place) => {
-      const span = spanOfPart(music, place, bands.length);
+    sections.filter(({ comfort, octave }, place) => {
+      const span = spanOfPart(music, place, sections.length);
       return (
         span &&
         (tonic + octave + span.lowest < comfort[0] || tonic + octave + span.highest > comfort[1])
@@ -79,7 +72,7 @@ export function KeyLetters({
                   textAnchor="middle"
                   hue={hueOf(
                     id,
-                    bands.findIndex((band) => band.id === id),
+                    sections.findIndex((band) => band.id === id),
                   )}
                   weight={700}
                 >

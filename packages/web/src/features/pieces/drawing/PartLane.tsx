@@ -1,5 +1,4 @@
-import type { Band } from '@wide-fern/contract';
-import { noteName, type AccidentalPreference, type PartAnalysis } from '@wide-fern/core';
+import { type Section, noteName, type AccidentalPreference, type PartAnalysis } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 import { partFacts } from '../model/words';
@@ -14,7 +13,7 @@ export function PartLane({
   accidentals,
 }: {
   readonly part: PartAnalysis;
-  readonly band: Band;
+  readonly band: Section;
   readonly place: number;
   /** The longest time on one pitch over all parts: the scale of every lane. */
   readonly longest: number;

@@ -1,5 +1,5 @@
-import type { Band, Ranges } from '@wide-fern/contract';
-import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import type { Ranges } from '@wide-fern/contract';
+import { type Section, noteName, type AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 
@@ -11,15 +11,15 @@ const air = 3;
 export function RangeStems({
   ranges,
   transpose,
-  bands,
+  sections,
   accidentals,
 }: {
   readonly ranges: Ranges;
   readonly transpose: number;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly accidentals: AccidentalPreference;
 }) {
-  const asked = bands.map((band, place) => {
+  const asked = sections.map((band, place) => {
     const range = ranges[band.id];
     return { band, place, low: range && range[0] + transpose, high: range && range[1] + transpose };
   });
@@ -35,7 +35,7 @@ export function RangeStems({
     .join('; ');
   return (
     <svg
-      width={laneWidth * bands.length}
+      width={laneWidth * sections.length}
       height={height}
       role="img"
       aria-label={words || 'No part’s notes are known'}

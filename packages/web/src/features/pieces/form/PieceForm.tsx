@@ -1,9 +1,9 @@
 import { Box, Field, Flex, Input, Textarea } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
-import { noteName } from '@wide-fern/core';
+import type { Piece } from '@wide-fern/contract';
+import { type Section, noteName } from '@wide-fern/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { hueOf } from '../../../ui/color';
 import { FormField } from '../../../ui/FormField';
@@ -16,10 +16,10 @@ import { draftOf, readDraft, type DraftErrors, type PieceDraft } from './pieceDr
 /** A piece's words, and each part's lowest and highest note where no score was read. */
 export function PieceForm({
   piece,
-  bands,
+  sections,
 }: {
   readonly piece: Piece | undefined;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
 }) {
   const { account, choir } = useHere();
   const navigate = useNavigate();
@@ -33,7 +33,7 @@ export function PieceForm({
   const [storing, setStoring] = useState(false);
   const set = (next: Partial<PieceDraft>) => setDraft({ ...draft, ...next });
   const store = async () => {
-    const read = readDraft(draft, bands, piece);
+    const read = readDraft(draft, sections, piece);
     if ('errors' in read) {
       setErrors(read.errors);
       return;
@@ -91,7 +91,7 @@ export function PieceForm({
                 gap="6px"
                 alignItems="center"
               >
-                {bands.map(({ id, many, comfort }, place) => {
+                {sections.map(({ id, many, comfort }, place) => {
                   const [low, high] = draft.ranges[id] ?? ['', ''];
                   const change = (range: readonly [string, string]) =>
                     set({ ranges: { ...draft.ranges, [id]: range } });

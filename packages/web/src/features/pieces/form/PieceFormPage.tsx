@@ -1,7 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { messageOf } from '../../../api/client';
-import { pieceQuery, voicesQuery } from '../../../api/queries';
+import { messageOf, pieceQuery, voicesQuery } from '@wide-fern/client';
 import { Frame } from '../../../app/Frame';
 import { useHere } from '../../../app/session';
 import { Empty, Failed, Loading } from '../../../ui/states';
@@ -31,7 +30,7 @@ export default function PieceFormPage() {
           }}
         />
       ) : isHere ? (
-        <PieceForm piece={piece.data} bands={voices.data.bands} />
+        <PieceForm piece={piece.data} sections={voices.data.sections} />
       ) : (
         <Loading what="the piece" />
       )}

@@ -1,6 +1,5 @@
-import type { Band, Piece, Ranges, StorePiece } from '@wide-fern/contract';
-import { noteName, readNote, type AccidentalPreference } from '@wide-fern/core';
-
+import type { Piece, Ranges, StorePiece } from '@wide-fern/contract';
+import { type Section, noteName, readNote, type AccidentalPreference } from '@wide-fern/core';
 /** A piece as it is typed. */
 export interface PieceDraft {
   readonly title: string;
@@ -47,7 +46,7 @@ function rangeOf([low, high]: readonly [string, string]):
 /** What is stored of a draft, or what is wrong with it. */
 export function readDraft(
   draft: PieceDraft,
-  bands: readonly Band[],
+  sections: readonly Section[],
   piece: Piece | undefined,
 ): { readonly body: StorePiece } | { readonly errors: DraftErrors } {
   const errors: Record<string, string> = {};
@@ -57,7 +56,7 @@ export function readDraft(
     errors.tempo = 'Beats a minute, from 20 to 240; leave it empty when it does not matter.';
   }
   const ranges: Ranges = {};
-  for (const { id } of bands) {
+  for (const { id } of sections) {
     const read = rangeOf(draft.ranges[id] ?? ['', '']);
     if (read && 'error' in read) errors[id] = read.error;
     else if (read) ranges[id] = read.range;

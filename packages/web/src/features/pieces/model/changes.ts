@@ -8,8 +8,15 @@ import type {
   PieceMarkBody,
   StorePiece,
 } from '@wide-fern/contract';
-import { ask, sendFile } from '../../../api/client';
-import { piecePath, pieceQuery, piecesPath, piecesQuery, queryClient } from '../../../api/queries';
+import {
+  ask,
+  sendFile,
+  piecePath,
+  pieceQuery,
+  piecesPath,
+  piecesQuery,
+  queryClient,
+} from '@wide-fern/client';
 
 /** What other views hold of pieces is old now: the list, and what evenings ask. */
 export async function piecesChanged(choir: string): Promise<void> {

@@ -1,11 +1,5 @@
-import type { Band, Exercise, PieceMark } from '@wide-fern/contract';
-import {
-  idFromName,
-  type Excerpt,
-  type ExcerptForm,
-  type ExcerptWords,
-  type Purpose,
-} from '@wide-fern/core';
+import type { Exercise, PieceMark } from '@wide-fern/contract';
+import { type Section, idFromName, type Excerpt, type ExcerptForm, type ExcerptWords, type Purpose } from '@wide-fern/core';
 import { barsInWords } from './words';
 
 /** How bars are made into an exercise. */
@@ -78,14 +72,14 @@ export function exerciseOf(
     readonly from: number;
     readonly to: number;
     readonly marks: readonly PieceMark[];
-    readonly bands: readonly Band[];
+    readonly sections: readonly Section[];
   },
 ): Exercise {
-  const { title, from, to, bands } = of;
+  const { title, from, to, sections } = of;
   const where = barsInWords(from, to);
   const slower = Math.round(excerpt.tempo - making.tempo);
   const pace = slower > 0 ? `${slower} beats a minute slower` : 'at its own pace';
-  const parts = making.form === 'line' ? [making.part] : bands.map(({ id }) => id);
+  const parts = making.form === 'line' ? [making.part] : sections.map(({ id }) => id);
   const shortTitle = title.length > 60 ? `${title.slice(0, 59)}…` : title;
   return {
     id: idFromName(making.name),

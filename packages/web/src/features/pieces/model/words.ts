@@ -1,15 +1,5 @@
-import type { Band } from '@wide-fern/contract';
+import { type Section, noteName, tonicName, trebleTonic, type AccidentalPreference, type Demand, type PartAnalysis, type PieceAnalysis } from '@wide-fern/core';
 import { asSentences, intervalInWords, lengthInFigures, semitonesInWords } from '@wide-fern/words';
-import {
-  noteName,
-  tonicName,
-  trebleTonic,
-  type AccidentalPreference,
-  type Demand,
-  type PartAnalysis,
-  type PieceAnalysis,
-} from '@wide-fern/core';
-
 /** A line of figures about a part; the ones that matter stand out. */
 export interface Fact {
   readonly words: string;
@@ -61,13 +51,13 @@ export function partFacts(part: PartAnalysis, accidentals: AccidentalPreference)
   return said.filter((one) => one !== false);
 }
 
-const manyOf = (bands: readonly Band[], part: string): string =>
-  bands.find(({ id }) => id === part)?.many ?? part;
+const manyOf = (sections: readonly Section[], part: string): string =>
+  sections.find(({ id }) => id === part)?.many ?? part;
 
 /** «Everyone sings 21 seconds without a rest up to bar 22», when that is more than a breath. */
 function breathInWords(
   { parts }: PieceAnalysis,
-  bands: readonly Band[],
+  sections: readonly Section[],
   phrase: number,
 ): string | undefined {
   const [longest] = [...parts].sort(
@@ -80,18 +70,18 @@ function breathInWords(
     ({ figures }) => Math.abs(figures.longestPhrase.seconds - length) < 0.5,
   );
   const who =
-    alike && parts.length > 1 ? 'everyone sings' : `the ${manyOf(bands, longest.part)} sing`;
+    alike && parts.length > 1 ? 'everyone sings' : `the ${manyOf(sections, longest.part)} sing`;
   return `${who} ${Math.round(length)} seconds without a rest up to bar ${toBar}`;
 }
 
 /** «the tenors go up to G4, a semitone above tonight», for the part that leaves its comfort furthest. */
 function comfortInWords(
   { parts }: PieceAnalysis,
-  bands: readonly Band[],
+  sections: readonly Section[],
   accidentals: AccidentalPreference,
 ): string | undefined {
   const left = parts.flatMap(({ part, figures }) => {
-    const comfort = bands.find(({ id }) => id === part)?.comfort;
+    const comfort = sections.find(({ id }) => id === part)?.comfort;
     if (!comfort) return [];
     const above = figures.highest - comfort[1];
     const below = comfort[0] - figures.lowest;
@@ -103,19 +93,19 @@ function comfortInWords(
   const [furthest] = left.sort((a, b) => b.by - a.by);
   if (!furthest) return undefined;
   const { part, by, note, way, side } = furthest;
-  return `the ${manyOf(bands, part)} go ${way} to ${noteName(note, accidentals)}, ${semitonesInWords(by)} ${side} tonight`;
+  return `the ${manyOf(sections, part)} go ${way} to ${noteName(note, accidentals)}, ${semitonesInWords(by)} ${side} tonight`;
 }
 
 /** The one sentence about a piece: what it asks most, of whom, and where. */
 export function pieceSentence(
   analysis: PieceAnalysis,
-  bands: readonly Band[],
+  sections: readonly Section[],
   { phrase, accidentals }: { phrase: number; accidentals: AccidentalPreference },
 ): string {
   if (analysis.parts.length === 0)
     return 'Nobody sings anything in it yet: say who sings which line.';
-  const breath = breathInWords(analysis, bands, phrase);
-  const comfort = comfortInWords(analysis, bands, accidentals);
+  const breath = breathInWords(analysis, sections, phrase);
+  const comfort = comfortInWords(analysis, sections, accidentals);
   const said = [breath, comfort].filter((one) => one !== undefined);
   if (said.length > 0) return asSentences([said.join(', and ')])[0]!;
   return 'Everything lies inside tonight’s voices, and no phrase outlasts the breath.';

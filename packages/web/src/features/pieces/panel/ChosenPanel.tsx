@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
-import type { PieceAnalysis } from '@wide-fern/core';
+import type { Piece } from '@wide-fern/contract';
+import type { Section, PieceAnalysis } from '@wide-fern/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../app/session';
 import { Label, Name, WordButton } from '../../../ui/words';
@@ -35,7 +35,7 @@ export function ChosenPanel({
   piece,
   worker,
   analysis,
-  bands,
+  sections,
   chosen,
   onChoose,
   pace,
@@ -46,7 +46,7 @@ export function ChosenPanel({
   readonly piece: Piece;
   readonly worker: ScoreWorker;
   readonly analysis: PieceAnalysis;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly chosen: ChosenBars | undefined;
   readonly onChoose: (bars: ChosenBars) => void;
   readonly pace: number;
@@ -65,11 +65,11 @@ export function ChosenPanel({
     if (!places) return undefined;
     return {
       mapping,
-      sections: bands.map(({ id, many, octave, comfort }) => ({ id, many, octave, comfort })),
+      sections: sections.map(({ id, many, octave, comfort }) => ({ id, many, octave, comfort })),
       places: [places[0], Math.min(places[1], places[0] + mostEngraved - 1)],
       transpose,
     };
-  }, [mapping, bands, places, transpose]);
+  }, [mapping, sections, places, transpose]);
   const { answer: score } = useAsked(worker, 'bars', engraved);
   const numbers = useMemo(
     () =>
@@ -90,7 +90,7 @@ export function ChosenPanel({
           piece={piece}
           worker={worker}
           analysis={analysis}
-          bands={bands}
+          sections={sections}
           chosen={chosen}
           pace={pace}
           transpose={transpose}
@@ -140,7 +140,7 @@ export function ChosenPanel({
           <MarkBars
             piece={piece}
             analysis={analysis}
-            bands={bands}
+            sections={sections}
             chosen={chosen}
             onChoose={onChoose}
           />
@@ -151,7 +151,7 @@ export function ChosenPanel({
               key={`${chosen.from}-${chosen.to}`}
               piece={piece}
               worker={worker}
-              bands={bands}
+              sections={sections}
               chosen={chosen}
               places={places}
             />

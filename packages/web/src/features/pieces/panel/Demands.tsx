@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import type { Demand, PieceAnalysis } from '@wide-fern/core';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { Label, WordButton } from '../../../ui/words';
 import type { ChosenBars } from '../model/bars';

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
-import type { PieceAnalysis } from '@wide-fern/core';
+import type { Piece } from '@wide-fern/contract';
+import type { Section, PieceAnalysis } from '@wide-fern/core';
 import { useCallback, useMemo, useState } from 'react';
 import { QuietButton } from '../../../ui/MainButton';
 import { Stepper } from '../../../ui/Stepper';
@@ -15,7 +15,7 @@ export function HearPiece({
   piece,
   worker,
   analysis,
-  bands,
+  sections,
   chosen,
   pace,
   transpose,
@@ -24,7 +24,7 @@ export function HearPiece({
   readonly piece: Piece;
   readonly worker: ScoreWorker;
   readonly analysis: PieceAnalysis;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly chosen: ChosenBars | undefined;
   readonly pace: number;
   readonly transpose: number;
@@ -33,7 +33,7 @@ export function HearPiece({
   const [who, setWho] = useState('all');
   const [percent, setPercent] = useState(100);
   const [countIn, setCountIn] = useState(true);
-  const sung = bands.filter(({ id }) => analysis.parts.some(({ part }) => part === id));
+  const sung = sections.filter(({ id }) => analysis.parts.some(({ part }) => part === id));
   const mapping = piece.piece.score!.mapping;
   const names = sung.map(({ id }) => id).join(' ');
   const wanted = useMemo((): Wanted => {

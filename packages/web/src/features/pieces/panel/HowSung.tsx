@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import type { PieceAnalysis } from '@wide-fern/core';
 import { useState } from 'react';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { Stepper } from '../../../ui/Stepper';
 import { Label, WordButton } from '../../../ui/words';

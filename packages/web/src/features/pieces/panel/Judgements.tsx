@@ -2,7 +2,7 @@ import { Box, Flex, Input } from '@chakra-ui/react';
 import type { Judgement, JudgementBody, Piece } from '@wide-fern/contract';
 import { openTarget, purposes, type Purpose } from '@wide-fern/core';
 import { useState } from 'react';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { MainButton } from '../../../ui/MainButton';
 import { PlainSelect } from '../../../ui/PlainSelect';

@@ -1,6 +1,6 @@
 import { Box, Input } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
-import { excerptForms, type Excerpt, type ExcerptForm } from '@wide-fern/core';
+import type { Piece } from '@wide-fern/contract';
+import { type Section, excerptForms, type Excerpt, type ExcerptForm } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import type { ChosenBars } from '../model/bars';
@@ -22,13 +22,13 @@ const forms: Readonly<Record<ExcerptForm, string>> = {
 export function MakeExercise({
   piece,
   worker,
-  bands,
+  sections,
   chosen,
   places,
 }: {
   readonly piece: Piece;
   readonly worker: ScoreWorker;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly chosen: ChosenBars;
   readonly places: readonly [from: number, to: number];
 }) {
@@ -36,7 +36,7 @@ export function MakeExercise({
   const short = title.split(/[\s,]+/)[0] ?? title;
   const [making, setMaking] = useState<Omit<Making, 'tempo'> & { tempo: number | undefined }>({
     form: 'parts',
-    part: bands[0]?.id ?? '',
+    part: sections[0]?.id ?? '',
     words: 'own',
     text: '',
     tempo: undefined,
@@ -46,7 +46,7 @@ export function MakeExercise({
   const { form, part, words, text } = making;
   const mapping = piece.piece.score!.mapping;
   const asked = useMemo((): Asks['excerpt']['asked'] => {
-    const wanted = form === 'line' ? bands.filter(({ id }) => id === part) : bands;
+    const wanted = form === 'line' ? sections.filter(({ id }) => id === part) : sections;
     return {
       mapping,
       from: places[0],
@@ -55,7 +55,7 @@ export function MakeExercise({
       parts: wanted.map(({ id, octave }) => ({ id, octave })),
       words: wordsOf({ words, text }),
     };
-  }, [mapping, places, form, part, words, text, bands]);
+  }, [mapping, places, form, part, words, text, sections]);
   const { answer: excerpt, error } = useAsked(worker, 'excerpt', asked);
   return (
     <Box fontSize="13px">
@@ -70,7 +70,7 @@ export function MakeExercise({
           <PlainSelect
             label="Whose line"
             value={part}
-            options={bands.map(({ id, many }) => ({ value: id, word: `the ${many}’ line` }))}
+            options={sections.map(({ id, many }) => ({ value: id, word: `the ${many}’ line` }))}
             onChange={(one) => set({ part: one })}
           />
         )}
@@ -109,7 +109,7 @@ export function MakeExercise({
           making={{ ...making, tempo: making.tempo ?? slower(excerpt) }}
           onChange={set}
           piece={piece}
-          bands={bands}
+          sections={sections}
           chosen={chosen}
         />
       )}

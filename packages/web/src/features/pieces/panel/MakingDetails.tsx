@@ -1,9 +1,9 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import type { Band, Exercise, Piece } from '@wide-fern/contract';
-import { beatsOf, sharedKeys, tonicName, type Excerpt } from '@wide-fern/core';
+import type { Exercise, Piece } from '@wide-fern/contract';
+import { type Section, beatsOf, sharedKeys, tonicName, type Excerpt } from '@wide-fern/core';
 import { lengthInFigures } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Stepper } from '../../../ui/Stepper';
@@ -20,14 +20,14 @@ export function MakingDetails({
   making,
   onChange,
   piece,
-  bands,
+  sections,
   chosen,
 }: {
   readonly excerpt: Excerpt;
   readonly making: Making;
   readonly onChange: (next: Partial<Making>) => void;
   readonly piece: Piece;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly chosen: ChosenBars;
 }) {
   const { choir } = useHere();
@@ -42,11 +42,11 @@ export function MakingDetails({
         from: chosen.from,
         to: chosen.to,
         marks: piece.marks,
-        bands,
+        sections,
       }),
-    [excerpt, making, piece, bands, chosen],
+    [excerpt, making, piece, sections, chosen],
   );
-  const keys = useMemo(() => sharedKeys(exercise.music, bands) ?? [], [exercise, bands]);
+  const keys = useMemo(() => sharedKeys(exercise.music, sections) ?? [], [exercise, sections]);
   const beats = beatsOf(exercise.music);
   const seconds = (beats * 60) / making.tempo;
   const store = async () => {
@@ -110,7 +110,7 @@ export function MakingDetails({
         </Label>
         <KeyLetters
           music={exercise.music}
-          bands={bands}
+          sections={sections}
           own={excerpt.tonic}
           accidentals={choir.accidentals}
         />

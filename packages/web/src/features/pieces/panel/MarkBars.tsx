@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
-import { purposes, type PieceAnalysis, type Purpose } from '@wide-fern/core';
+import type { Piece } from '@wide-fern/contract';
+import { type Section, purposes, type PieceAnalysis, type Purpose } from '@wide-fern/core';
 import { useState } from 'react';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { FormField } from '../../../ui/FormField';
 import { QuietButton } from '../../../ui/MainButton';
@@ -19,13 +19,13 @@ const skills = purposes.map((value) => ({ value, word: value }));
 export function MarkBars({
   piece,
   analysis,
-  bands,
+  sections,
   chosen,
   onChoose,
 }: {
   readonly piece: Piece;
   readonly analysis: PieceAnalysis;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly chosen: ChosenBars | undefined;
   readonly onChoose: (bars: ChosenBars) => void;
 }) {
@@ -83,7 +83,7 @@ export function MarkBars({
                 ))}
               </Flex>
             )}
-            <PartChoice bands={bands} chosen={parts} onChange={setParts} nobody="everyone" />
+            <PartChoice sections={sections} chosen={parts} onChange={setParts} nobody="everyone" />
             <FormField
               label="A word about it"
               size="sm"

@@ -1,17 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band } from '@wide-fern/contract';
+import type { Section } from '@wide-fern/core';
 import { hueOf } from '../../../ui/color';
 import { Label, WordButton } from '../../../ui/words';
 
 /** Which parts something is for: a letter for each, pressed or not; none pressed has a word of its own. */
 export function PartChoice({
-  bands,
+  sections,
   chosen,
   onChange,
   nobody,
   label = 'Whose',
 }: {
-  readonly bands: readonly Pick<Band, 'id' | 'many'>[];
+  readonly sections: readonly Pick<Section, 'id' | 'many'>[];
   readonly chosen: readonly string[];
   readonly onChange: (parts: readonly string[]) => void;
   /** What it means when no letter is pressed. */
@@ -20,7 +20,7 @@ export function PartChoice({
 }) {
   return (
     <Flex gap="4px" align="center" role="group" aria-label={label} wrap="wrap">
-      {bands.map(({ id, many }, place) => {
+      {sections.map(({ id, many }, place) => {
         const isOn = chosen.includes(id);
         return (
           <WordButton
@@ -41,7 +41,7 @@ export function PartChoice({
               onChange(
                 isOn
                   ? chosen.filter((part) => part !== id)
-                  : bands
+                  : sections
                       .map((band) => band.id)
                       .filter((part) => part === id || chosen.includes(part)),
               )

@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band, Piece } from '@wide-fern/contract';
+import type { Piece } from '@wide-fern/contract';
+import { type Section, noteName, readings, type FoundLine, type FoundScore, type Reading } from '@wide-fern/core';
 import { lengthInFigures } from '@wide-fern/words';
-import { noteName, readings, type FoundLine, type FoundScore, type Reading } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { messageOf } from '../../../api/client';
+import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
@@ -32,21 +32,21 @@ export function MapScore({
   file,
   found,
   worker,
-  bands,
+  sections,
   piece,
 }: {
   readonly name: string;
   readonly file: File | undefined;
   readonly found: FoundScore;
   readonly worker: ScoreWorker;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly piece: Piece | undefined;
 }) {
   const { choir } = useHere();
   const navigate = useNavigate();
   const [draft, setDraft] = useState<MappingDraft>(() => {
     const kept = file ? undefined : piece?.piece.score?.mapping;
-    return (kept && keptMapping(found, kept)) ?? guessedMapping(found, bands);
+    return (kept && keptMapping(found, kept)) ?? guessedMapping(found, sections);
   });
   const fileTitle = name.replace(/\.[^.]+$/, '').replace(/[-_]+/g, ' ');
   const [title, setTitle] = useState(piece?.piece.title ?? (found.title || fileTitle));
@@ -55,12 +55,12 @@ export function MapScore({
   const [storing, setStoring] = useState(false);
   const mapping = useMemo(() => mappingOf(found, draft), [found, draft]);
   const asked = useMemo(
-    (): Asks['reading']['asked'] => ({ mapping, parts: bands.map(({ id }) => id) }),
-    [mapping, bands],
+    (): Asks['reading']['asked'] => ({ mapping, parts: sections.map(({ id }) => id) }),
+    [mapping, sections],
   );
   const { answer: reading } = useAsked(worker, 'reading', asked);
-  const nobody = bands.filter(({ id }) => mapping.every(({ parts }) => !parts.includes(id)));
-  const sungBy = bands.length - nobody.length;
+  const nobody = sections.filter(({ id }) => mapping.every(({ parts }) => !parts.includes(id)));
+  const sungBy = sections.length - nobody.length;
   const store = async () => {
     setTrouble(undefined);
     if (title.trim() === '') {
@@ -134,10 +134,10 @@ export function MapScore({
                   key={line.id}
                   line={line}
                   staff={staff.name}
-                  bands={bands}
+                  sections={sections}
                   parts={parts[line.id] ?? []}
                   lower={octaveLower[line.id] ?? false}
-                  onParts={(next) => setDraft(withParts(draft, line.id, next, bands))}
+                  onParts={(next) => setDraft(withParts(draft, line.id, next, sections))}
                   onLower={(next) =>
                     setDraft({ ...draft, octaveLower: { ...octaveLower, [line.id]: next } })
                   }
@@ -149,7 +149,7 @@ export function MapScore({
       </Box>
       <Box borderTopWidth="1px" pt="8px" mb="8px" role="status" fontSize="13px">
         {reading &&
-          bands
+          sections
             .flatMap(({ id, many }) => {
               const range = reading.ranges[id];
               return range
@@ -187,7 +187,7 @@ export function MapScore({
           {piece ? 'Keep this score' : 'Keep the piece'}
         </MainButton>
         <Label as="span">
-          {linesAsked(found, draft).length} lines, {sungBy} of {bands.length} parts
+          {linesAsked(found, draft).length} lines, {sungBy} of {sections.length} parts
         </Label>
       </Flex>
     </Box>
@@ -197,7 +197,7 @@ export function MapScore({
 function LineRow({
   line,
   staff,
-  bands,
+  sections,
   parts,
   lower,
   onParts,
@@ -205,7 +205,7 @@ function LineRow({
 }: {
   readonly line: FoundLine;
   readonly staff: string;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly parts: readonly string[];
   readonly lower: boolean;
   readonly onParts: (parts: readonly string[]) => void;
@@ -221,7 +221,7 @@ function LineRow({
         {line.take || 'the line'}
       </Box>
       <PartChoice
-        bands={bands}
+        sections={sections}
         chosen={parts}
         onChange={onParts}
         nobody="left out"

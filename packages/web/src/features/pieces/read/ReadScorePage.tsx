@@ -4,8 +4,7 @@ import type { FoundScore } from '@wide-fern/core';
 import { largestScoreFile } from '@wide-fern/contract';
 import { useEffect, useRef, useState, type DragEvent } from 'react';
 import { useSearchParams } from 'react-router';
-import { askFile, messageOf } from '../../../api/client';
-import { piecePath, pieceQuery, voicesQuery } from '../../../api/queries';
+import { askFile, messageOf, piecePath, pieceQuery, voicesQuery } from '@wide-fern/client';
 import { Frame } from '../../../app/Frame';
 import { useHere } from '../../../app/session';
 import { MainButton } from '../../../ui/MainButton';
@@ -207,7 +206,7 @@ export default function ReadScorePage() {
             file={state.file}
             found={state.found}
             worker={state.worker}
-            bands={voices.data.bands}
+            sections={voices.data.sections}
             piece={piece.data}
           />
         )}

@@ -1,13 +1,4 @@
-import type { Band } from '@wide-fern/contract';
-import {
-  partsOfChoir,
-  type FoundLine,
-  type FoundScore,
-  type FoundStaff,
-  type Mapping,
-  type Reading,
-} from '@wide-fern/core';
-
+import { type Section, partsOfChoir, type FoundLine, type FoundScore, type FoundStaff, type Mapping, type Reading } from '@wide-fern/core';
 /** How a director says who sings what: each staff read in a way, each of its lines by some parts. */
 export interface MappingDraft {
   /** By the staff's id. */
@@ -21,9 +12,9 @@ export interface MappingDraft {
 /** What is guessed, in the parts of this choir. */
 export function guessedMapping(
   found: FoundScore,
-  bands: readonly Pick<Band, 'id'>[],
+  sections: readonly Pick<Section, 'id'>[],
 ): MappingDraft {
-  const choir = bands.map(({ id }) => id);
+  const choir = sections.map(({ id }) => id);
   return {
     readings: Object.fromEntries(found.staves.map(({ id, reading }) => [id, reading])),
     parts: Object.fromEntries(
@@ -86,9 +77,9 @@ export function withParts(
   draft: MappingDraft,
   line: string,
   parts: readonly string[],
-  bands: readonly Pick<Band, 'id' | 'octave'>[],
+  sections: readonly Pick<Section, 'id' | 'octave'>[],
 ): MappingDraft {
-  const isLow = bands.some(({ id, octave }) => octave < 0 && parts.includes(id));
+  const isLow = sections.some(({ id, octave }) => octave < 0 && parts.includes(id));
   return {
     ...draft,
     parts: { ...draft.parts, [line]: parts },

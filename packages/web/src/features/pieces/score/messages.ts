@@ -44,7 +44,7 @@ export interface Asks {
     asked: {
       mapping: readonly Mapping[];
       parts: readonly string[];
-      /** A written bar's place to begin at, or the place of the course to go on from. */
+      /** A written bar's place to begin at, or the place of the order to go on from. */
       from: { readonly bar: number } | { readonly place: number };
       /** How many bars at once. */
       count: number;

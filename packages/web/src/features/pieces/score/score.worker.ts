@@ -2,7 +2,7 @@
 import {
   analysePiece,
   barsScore,
-  courseOf,
+  performanceOrder,
   excerpt,
   foundIn,
   partsOfScore,
@@ -56,15 +56,15 @@ const answers: { [W in Word]: (asked: Asks[W]['asked'], id: number) => Asks[W]['
     return excerpt(score(), { from, to, form, parts: found, words }) ?? null;
   },
   listen: ({ mapping, parts, from, count, pace, transpose, countIn }) => {
-    const course = courseOf(score(), pace);
+    const order = performanceOrder(score(), pace);
     const begins =
-      'place' in from ? from.place : course.bars.findIndex(({ bar }) => bar >= from.bar);
+      'place' in from ? from.place : order.bars.findIndex(({ bar }) => bar >= from.bar);
     const first = Math.max(0, begins);
-    const last = Math.min(course.bars.length, first + count) - 1;
+    const last = Math.min(order.bars.length, first + count) - 1;
     const programme = pieceProgramme({
       score: score(),
       parts: musicsOf(mapping, parts, transpose),
-      course,
+      order,
       pace,
       from: first,
       to: last,
@@ -72,8 +72,8 @@ const answers: { [W in Word]: (asked: Asks[W]['asked'], id: number) => Asks[W]['
     });
     return {
       programme,
-      bars: course.bars.slice(first, last + 1).map(({ bar }) => bar),
-      next: last + 1 < course.bars.length ? last + 1 : null,
+      bars: order.bars.slice(first, last + 1).map(({ bar }) => bar),
+      next: last + 1 < order.bars.length ? last + 1 : null,
     };
   },
 };

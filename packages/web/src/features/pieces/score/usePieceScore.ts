@@ -1,7 +1,6 @@
 import type { Piece } from '@wide-fern/contract';
 import { useEffect, useState } from 'react';
-import { ApiError, askFile } from '../../../api/client';
-import { piecePath } from '../../../api/queries';
+import { ApiError, askFile, piecePath } from '@wide-fern/client';
 import { ScoreRefused, ScoreWorker } from './scoreWorker';
 
 /** A piece's score on its way to be looked at. */

@@ -1,10 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
 import { isPitched, type AccidentalPreference } from '@wide-fern/core';
-import { sungWords } from '@wide-fern/words';
+import { sungWords, ladderHeading, wordingFor } from '@wide-fern/words';
 import { Label, Name, WordButton } from '../../../ui/words';
-import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
-import { ladderHeading, wordingFor } from '../model/words';
+import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { PatternFigure } from './PatternFigure';
 import type { SegmentHearing } from '../useSegmentHearing';
 import type { BenchActions } from './actions';
@@ -34,7 +33,7 @@ export function Bench({
 }) {
   const { segment } = evaluated;
   const { exercise } = segment;
-  const wording = wordingFor(plan.document.tonight.bands, segment, accidentals);
+  const wording = wordingFor(plan.document.tonight.sections, segment, accidentals);
   const stacked = width < 860;
   const left = stacked ? width - 32 : Math.min(336, width * 0.27);
   const middle = stacked ? width - 32 : Math.min(480, width * 0.39);

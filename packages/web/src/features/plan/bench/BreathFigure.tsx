@@ -1,7 +1,7 @@
 import { breathRounds } from '@wide-fern/core';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
-import type { Evaluated } from '../model/evaluate';
+import type { Evaluated } from '@wide-fern/plan';
 
 /** The rounds of counted breathing to scale: in rises, held stays, out falls, rest lies low. */
 export function BreathFigure({ evaluated: { segment } }: { readonly evaluated: Evaluated }) {

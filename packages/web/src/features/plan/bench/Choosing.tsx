@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Choices } from '@wide-fern/contract';
 import { isPitched, shapes, type Shape } from '@wide-fern/core';
 import { shapeWords } from '@wide-fern/words';
-import type { Evaluated } from '../model/evaluate';
+import type { Evaluated } from '@wide-fern/plan';
 import { Stepper } from '../../../ui/Stepper';
 import type { BenchActions } from './actions';
 

@@ -1,17 +1,16 @@
 import { Box } from '@chakra-ui/react';
-import type { Band } from '@wide-fern/contract';
-import { noteInKey, tonicName, type ComputedSegment } from '@wide-fern/core';
+import { type Section, noteInKey, tonicName, type ComputedSegment } from '@wide-fern/core';
 import { type Wording } from '@wide-fern/words';
 import { Label } from '../../../ui/words';
 
 /** A chord's notes for each part, key by key. */
 export function ChordKeys({
   computed,
-  bands,
+  sections,
   wording,
 }: {
   readonly computed: ComputedSegment;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly wording: Wording;
 }) {
   const { keys } = computed;
@@ -38,7 +37,7 @@ export function ChordKeys({
         </tr>
       </thead>
       <tbody>
-        {bands.map((band, part) => (
+        {sections.map((band, part) => (
           <tr key={band.id}>
             <th scope="row">{band.id}</th>
             {voicings.map((notes, i) => (

@@ -1,6 +1,5 @@
-import type { Band } from '@wide-fern/contract';
+import { type Section, noteInKey, tonicName, type Fit, type KeyColumn, type Move } from '@wide-fern/core';
 import { countInWords, semitonesInWords, type Wording } from '@wide-fern/words';
-import { noteInKey, tonicName, type Fit, type KeyColumn, type Move } from '@wide-fern/core';
 import { color } from '../../../ui/color';
 
 /** The measures of a key strip's cell, in pixels. */
@@ -78,7 +77,7 @@ const roomInWords = (room: number, end: 'above' | 'below'): string => {
 
 /** A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.» */
 export function cellInWords(
-  band: Band,
+  band: Section,
   { tonic, fits }: KeyColumn,
   move: Move | undefined,
   wording: Wording,

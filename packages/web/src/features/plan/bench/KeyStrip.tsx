@@ -1,13 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Band } from '@wide-fern/contract';
-import {
-  keyStrip,
-  patternOf,
-  tonicName,
-  type Ladder,
-  type Move,
-  type SegmentKeys,
-} from '@wide-fern/core';
+import { type Section, keyStrip, patternOf, tonicName, type Ladder, type Move, type SegmentKeys } from '@wide-fern/core';
 import { type Wording } from '@wide-fern/words';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { color, hueOf } from '../../../ui/color';
@@ -29,7 +21,7 @@ function movesAt(ladder: Ladder | undefined, tonic: number, part: string): Move 
  */
 export function KeyStrip({
   keys,
-  bands,
+  sections,
   wording,
   width,
   mayEdit,
@@ -37,7 +29,7 @@ export function KeyStrip({
   children,
 }: {
   readonly keys: LadderKeys;
-  readonly bands: readonly Band[];
+  readonly sections: readonly Section[];
   readonly wording: Wording;
   readonly width: number;
   readonly mayEdit: boolean;
@@ -49,13 +41,13 @@ export function KeyStrip({
   const [focused, setFocused] = useState<{ row: number; column: number }>();
   const grid = useRef<HTMLDivElement>(null);
   const most = Math.max(5, Math.floor((width - 26) / cell.width));
-  const columns = keyStrip(bands, (part) => patternOf(problem, part), keyRange(keys, most));
+  const columns = keyStrip(sections, (part) => patternOf(problem, part), keyRange(keys, most));
   const first = columns[0]!.tonic;
   const bestStart = best.kind === 'ladder' ? best.start : undefined;
   const column = (tonic: number) => (tonic - first) * cell.width + cell.width / 2;
   const line = (sung?.tonics ?? []).map((tonic) => column(tonic));
   const pointed = focused && {
-    band: bands[focused.row]!,
+    band: sections[focused.row]!,
     at: columns[focused.column]!,
   };
 
@@ -71,7 +63,7 @@ export function KeyStrip({
     event.preventDefault();
     const from = focused ?? { row: 0, column: 0 };
     const to = {
-      row: Math.min(bands.length - 1, Math.max(0, from.row + step[0])),
+      row: Math.min(sections.length - 1, Math.max(0, from.row + step[0])),
       column: Math.min(columns.length - 1, Math.max(0, from.column + step[1])),
     };
     setFocused(to);
@@ -150,7 +142,7 @@ export function KeyStrip({
         onKeyDown={moveFocus}
         onMouseLeave={() => setFocused(undefined)}
       >
-        {bands.map((band, row) => (
+        {sections.map((band, row) => (
           <Flex key={band.id} role="row" mt={`${cell.gap}px`}>
             <Box
               role="rowheader"

@@ -1,9 +1,8 @@
 import { Box } from '@chakra-ui/react';
-import type { Wording } from '@wide-fern/words';
+import { type Wording, breathInWords } from '@wide-fern/words';
 import { KeyStrip } from './KeyStrip';
 import { StartWords } from './StartWords';
-import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
-import { breathInWords } from '../model/words';
+import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { BenchActions } from './actions';
 import { BreathFigure } from './BreathFigure';
 import { ChordKeys } from './ChordKeys';
@@ -27,7 +26,7 @@ export function Middle({
   const { segment, computed } = evaluated;
   const { music } = segment.exercise;
   const { keys } = computed;
-  const { bands } = plan.document.tonight;
+  const { sections } = plan.document.tonight;
   if (music.kind === 'breath') {
     return (
       <>
@@ -49,14 +48,14 @@ export function Middle({
     );
   }
   if (keys.kind === 'chord')
-    return <ChordKeys computed={computed} bands={bands} wording={wording} />;
+    return <ChordKeys computed={computed} sections={sections} wording={wording} />;
   if (keys.kind !== 'ladder') return null;
   const { best } = keys;
   const start = (tonic: number | null) => actions.choose({ start: tonic }, `${segment.id} start`);
   return (
     <KeyStrip
       keys={keys}
-      bands={bands}
+      sections={sections}
       wording={wording}
       width={width}
       mayEdit={mayEdit}

@@ -1,19 +1,17 @@
 import { Box } from '@chakra-ui/react';
-import type { Tonight } from '@wide-fern/contract';
+import { type Tonight, type AccidentalPreference } from '@wide-fern/core';
 import {
   asSentences,
   decidingInWords,
   edgesInWords,
   movesInWords,
   type Wording,
+  timeInWords,
 } from '@wide-fern/words';
-import { type AccidentalPreference } from '@wide-fern/core';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
-import type { Evaluated } from '../model/evaluate';
-import { needMetInWords } from '../model/needs';
+import { type Evaluated, needMetInWords } from '@wide-fern/plan';
 import { breathAdviceFor } from '../model/phrase';
-import { timeInWords } from '../model/words';
 
 /** The right of the bench: why, what to say, what to mind, how long. */
 export function Words({

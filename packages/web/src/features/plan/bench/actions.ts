@@ -1,4 +1,4 @@
-import type { PlanActions } from '../model/acts';
+import type { PlanActions } from '@wide-fern/client';
 
 /** What the bench can do to its segment. */
 export type BenchActions = Pick<PlanActions, 'choose' | 'moveBy' | 'leaveOut'>;

@@ -1,10 +1,9 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { documentOf } from '../../../testing/plans';
+import { choose, evaluate } from '@wide-fern/plan';
+import { documentOf } from '@wide-fern/plan/testing';
 import { system } from '../../../ui/system';
-import { choose } from '../model/edits';
-import { evaluate } from '../model/evaluate';
 import type { BenchActions } from './actions';
 import { Bench } from './Bench';
 

@@ -1,7 +1,7 @@
 import type { Evening } from '@wide-fern/contract';
 import { placeAgenda } from '@wide-fern/core';
 import { color } from '../../../ui/color';
-import type { Clock } from '../model/words';
+import type { Clock } from '@wide-fern/words';
 import { timeAxis } from './geometry';
 import { SvgText } from '../../../ui/SvgText';
 

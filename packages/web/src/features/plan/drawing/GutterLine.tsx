@@ -1,5 +1,5 @@
 import { color } from '../../../ui/color';
-import type { Evaluated } from '../model/evaluate';
+import type { Evaluated } from '@wide-fern/plan';
 import type { TimeAxis } from './geometry';
 
 /** Swelling arcs, one a round. */

@@ -1,7 +1,6 @@
-import type { Band, Need } from '@wide-fern/contract';
-import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import { type Section, type PartNeed, noteName, type AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
-import type { Evaluated } from '../model/evaluate';
+import type { Evaluated } from '@wide-fern/plan';
 import { namedNotes, type Lane, type TimeAxis } from './geometry';
 import { gapsOf, signScale, signsOf } from './signs';
 import { SignShape } from './SignShape';
@@ -21,12 +20,12 @@ export function LaneShape({
   accidentals,
   labelX,
 }: {
-  readonly band: Band;
+  readonly band: Section;
   readonly place: number;
   readonly lane: Lane;
   readonly axis: TimeAxis;
   readonly segments: readonly Evaluated[];
-  readonly need: Need | undefined;
+  readonly need: PartNeed | undefined;
   readonly accidentals: AccidentalPreference;
   readonly labelX: number;
 }) {

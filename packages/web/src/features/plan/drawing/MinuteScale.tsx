@@ -1,5 +1,5 @@
 import { color } from '../../../ui/color';
-import type { Clock } from '../model/words';
+import type { Clock } from '@wide-fern/words';
 import { figuredMinutes, type TimeAxis } from './geometry';
 import { SvgText } from '../../../ui/SvgText';
 

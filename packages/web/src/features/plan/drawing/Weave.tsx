@@ -2,8 +2,8 @@ import type { Evening } from '@wide-fern/contract';
 import type { AccidentalPreference } from '@wide-fern/core';
 import { useState, type PointerEvent } from 'react';
 import { color } from '../../../ui/color';
-import type { Evaluated, EvaluatedPlan } from '../model/evaluate';
-import { isTooLong, leftInWords, type Clock } from '../model/words';
+import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
 import { EveningBand } from './EveningBand';
 import { GutterLine } from './GutterLine';
 import { LaneShape } from './LaneShape';
@@ -69,8 +69,8 @@ export function Weave({
 }) {
   const [moment, setMoment] = useState<number>();
   const { axis } = layout;
-  const { bands, needs } = plan.document.tonight;
-  const shown = bands.filter(({ id }) => parts.includes(id));
+  const { sections, needs } = plan.document.tonight;
+  const shown = sections.filter(({ id }) => parts.includes(id));
   const follow = ({ clientX, currentTarget, pointerType }: PointerEvent<SVGSVGElement>) => {
     if (pointerType !== 'mouse') return;
     const x = clientX - currentTarget.getBoundingClientRect().left;
@@ -114,7 +114,7 @@ export function Weave({
         <LaneShape
           key={band.id}
           band={band}
-          place={bands.indexOf(band)}
+          place={sections.indexOf(band)}
           lane={layout.lanes[i]!}
           axis={axis}
           segments={plan.segments}

@@ -1,6 +1,5 @@
-import { documentOf, tonight } from '../../../testing/plans';
-import { choose } from '../model/edits';
-import { evaluate } from '../model/evaluate';
+import { choose, evaluate } from '@wide-fern/plan';
+import { documentOf, tonight } from '@wide-fern/plan/testing';
 import { figuredMinutes, lanes, middleOf, namedNotes, timeAxis } from './geometry';
 import { planLayout } from './layout';
 import { gapsOf, signScale, signsOf, type Sign } from './signs';
@@ -15,7 +14,7 @@ describe('axes', () => {
     expect(axis.at(5000)).toBe(900);
   });
   it('give every lane the same pixels a semitone, higher notes higher up', () => {
-    const reaches = tonight.bands.map(({ reach }) => reach);
+    const reaches = tonight.sections.map(({ reach }) => reach);
     const all = lanes(reaches, { top: 100, height: 70, gutter: 18 });
     expect(new Set(all.map(({ perSemitone }) => perSemitone)).size).toBe(1);
     all.forEach((lane, i) => {
@@ -38,7 +37,7 @@ describe('axes', () => {
 
 describe('the layout', () => {
   it('takes the height that is left, within its limits', () => {
-    const reaches = tonight.bands.map(({ reach }) => reach);
+    const reaches = tonight.sections.map(({ reach }) => reach);
     const at = (pageHeight: number) =>
       planLayout({ width: 1280, pageHeight, reaches, seconds: 900 });
     expect(at(800).lanes[0]!.height).toBeGreaterThan(60);
@@ -59,13 +58,13 @@ describe('signs', () => {
   const layout = planLayout({
     width: 1280,
     pageHeight: 800,
-    reaches: tonight.bands.map(({ reach }) => reach),
+    reaches: tonight.sections.map(({ reach }) => reach),
     seconds: 900,
   });
   const signsFor = (id: string, part: string, changed: object = {}): Sign[][] => {
     const { segment, computed } = evaluate(choose(id, changed)(documentOf(id)), 900).segments[0]!;
-    const place = tonight.bands.findIndex((band) => band.id === part);
-    const band = tonight.bands[place]!;
+    const place = tonight.sections.findIndex((band) => band.id === part);
+    const band = tonight.sections[place]!;
     return computed.repetitions.map((repetition, i) =>
       signsOf(
         repetition.parts.find((one) => one.part === part)!,

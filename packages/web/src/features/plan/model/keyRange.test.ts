@@ -1,6 +1,5 @@
-import { documentOf } from '../../../testing/plans';
-import { choose } from './edits';
-import { evaluate } from './evaluate';
+import { choose, evaluate } from '@wide-fern/plan';
+import { documentOf } from '@wide-fern/plan/testing';
 import { keyRange } from './keyRange';
 
 const keysOf = (changed: object) => {

@@ -3,7 +3,7 @@ import {
   checkAnswers,
   checkLimits,
   checkWays,
-  type RangeCheck,
+  type CheckProgress,
   type SectionCheck,
 } from '@wide-fern/core';
 
@@ -12,7 +12,7 @@ import {
  * nothing. Notes and ids only, never names.
  */
 const note = z.int().min(checkLimits.lowest).max(checkLimits.highest);
-const rangeCheck: z.ZodType<RangeCheck> = z.object({
+const rangeCheck: z.ZodType<CheckProgress> = z.object({
   start: note,
   light: z.boolean(),
   steps: z.array(z.object({ way: z.enum(checkWays), note, answer: z.enum(checkAnswers) })).max(400),

@@ -1,6 +1,6 @@
 import type { Presence, Singer, Voices } from '@wide-fern/contract';
 import { mixedChoir, usualTrims } from '@wide-fern/core';
-import { rowsTonight, sectionOf, trimOf, type Setting } from './section';
+import { rowsTonight, sectionView, trimOf, type VoicesSetting } from './section';
 import {
   absenceInWords,
   conditionInWords,
@@ -11,7 +11,12 @@ import {
 } from './words';
 
 const soprano = mixedChoir[0]!;
-const voices: Voices = { parts: [...mixedChoir], bands: [], sharePercent: 85, trims: usualTrims };
+const voices: Voices = {
+  parts: [...mixedChoir],
+  sections: [],
+  sharePercent: 85,
+  trims: usualTrims,
+};
 const singer = (name: string, more: Partial<Singer> = {}): Singer => ({
   id: name,
   version: 1,
@@ -27,9 +32,9 @@ const singer = (name: string, more: Partial<Singer> = {}): Singer => ({
   checkedOn: null,
   ...more,
 });
-const setting = (presence?: Presence, date?: string): Setting => ({ voices, presence, date });
+const setting = (presence?: Presence, date?: string): VoicesSetting => ({ voices, presence, date });
 const section = (singers: readonly Singer[], at = setting(), share = 0.85) =>
-  sectionOf(soprano, rowsTonight(singers, at), at, share);
+  sectionView(soprano, rowsTonight(singers, at), at, share);
 const sentence = (singers: readonly Singer[], at = setting(), share = 0.85) =>
   sectionSentence(section(singers, at, share), 'tonight', 'flats');
 
@@ -69,10 +74,11 @@ describe('a section tonight', () => {
       condition: 'rested',
       singers: [{ singer: 'narrow', away: true, states: [] }],
     });
-    const { band, rows, picture } = section(
-      [singer('a'), singer('narrow', { comfort: [66, 70] })],
-      at,
-    );
+    const {
+      section: band,
+      rows,
+      picture,
+    } = section([singer('a'), singer('narrow', { comfort: [66, 70] })], at);
     expect(band).toMatchObject({ comfort: [62, 79], singers: 1 });
     expect(picture?.singers).toBe(1);
     expect(rows.map(rowState)).toEqual(['', 'away']);

@@ -1,20 +1,22 @@
 import type { ChoirPart, Presence, Singer, Voices } from '@wide-fern/contract';
 import {
   narrowing,
-  rangeTonight,
+  sectionOf,
   sectionPicture,
-  sectionTonight,
+  singerRange,
   trimTonight,
+  wasCheckedOn,
   type Condition,
   type Narrowing,
   type PitchRange,
   type SectionPicture,
-  type SectionTonight,
+  type Section,
+  type SectionSetting,
   type SingerState,
 } from '@wide-fern/core';
 
 /** What tonight depends on beside the roster; without an evening, everyone is here and rested. */
-export interface Setting {
+export interface VoicesSetting {
   readonly voices: Voices;
   readonly presence: Presence | undefined;
   /** The evening's date in the choir's zone. */
@@ -35,37 +37,41 @@ export interface Row {
 }
 
 /** A section with everything its picture shows. */
-export interface Section {
+export interface SectionView {
   readonly part: ChoirPart;
   /** By their low end; who has no range yet comes last. */
   readonly rows: readonly Row[];
-  readonly band: SectionTonight;
+  readonly section: Section;
   /** Undefined while nobody here has a known range. */
   readonly picture: SectionPicture | undefined;
 }
 
-const conditionOf = ({ presence }: Setting): Condition => presence?.condition ?? 'rested';
+const conditionOf = ({ presence }: VoicesSetting): Condition => presence?.condition ?? 'rested';
 
-function rowOf(singer: Singer, setting: Setting, tonight: Presence['singers'][number] | undefined) {
+const sectionSetting = (setting: VoicesSetting): Omit<SectionSetting, 'share'> => ({
+  condition: conditionOf(setting),
+  trims: setting.voices.trims,
+  date: setting.date,
+});
+
+function rowOf(
+  singer: Singer,
+  setting: VoicesSetting,
+  tonight: Presence['singers'][number] | undefined,
+) {
   const statesTonight = tonight?.states ?? [];
   const states = [...new Set([...singer.states, ...statesTonight])];
-  const { comfort, reach } = singer;
-  const checkedToday = setting.date !== undefined && singer.checkedOn === setting.date;
-  const range =
-    comfort && reach
-      ? rangeTonight(
-          { comfort, reach, states, checkedToday },
-          conditionOf(setting),
-          setting.voices.trims,
-        )
-      : undefined;
+  const { comfort, reach, checkedOn } = singer;
+  const on = sectionSetting(setting);
+  const checkedToday = wasCheckedOn(singer, on);
+  const range = singerRange({ comfort, reach, states, checkedOn }, on);
   return { singer, away: tonight?.away ?? false, states, statesTonight, checkedToday, range };
 }
 
 const lowEnd = ({ range }: Row): number => (range ? range.comfort[0] : Infinity);
 
 /** All singers who are not on leave, as tonight finds them. */
-export function rowsTonight(singers: readonly Singer[], setting: Setting): Row[] {
+export function rowsTonight(singers: readonly Singer[], setting: VoicesSetting): Row[] {
   const said = new Map(setting.presence?.singers.map((one) => [one.singer, one]));
   return singers
     .filter(({ onLeave }) => !onLeave)
@@ -79,12 +85,12 @@ const present = (rows: readonly Row[]) =>
   );
 
 /** One section's picture at a share from 0 to 1. */
-export function sectionOf(
+export function sectionView(
   part: ChoirPart,
   all: readonly Row[],
-  setting: Setting,
+  setting: VoicesSetting,
   share: number,
-): Section {
+): SectionView {
   const rows = all
     .filter(({ singer }) => singer.part === part.id)
     .sort(
@@ -94,26 +100,25 @@ export function sectionOf(
         a.singer.name.localeCompare(b.singer.name),
     );
   const here = present(rows);
-  // Limits are trimmed already; what is left to do is the section's.
-  const band = sectionTonight(
+  const section = sectionOf(
     part,
-    here.map(({ comfort, reach }) => ({ comfort, reach, states: [], checkedToday: true })),
-    { share, condition: conditionOf(setting), trims: setting.voices.trims },
+    rows.map(({ singer, away, states }) => ({ ...singer, states, away })),
+    { ...sectionSetting(setting), share },
   );
   return {
     part,
     rows,
-    band,
+    section,
     picture: here.length > 0 ? sectionPicture(here, share) : undefined,
   };
 }
 
 /** Who alone narrows a section; for the eyes of those who lead. */
-export const narrowingOf = ({ rows }: Section, share: number): Narrowing[] =>
+export const narrowingOf = ({ rows }: SectionView, share: number): Narrowing[] =>
   narrowing(present(rows), share);
 
 /** What is taken off a singer's comfort tonight. */
-export const trimOf = ({ states, checkedToday }: Row, setting: Setting) =>
+export const trimOf = ({ states, checkedToday }: Row, setting: VoicesSetting) =>
   checkedToday
     ? { top: 0, bottom: 0 }
     : trimTonight(conditionOf(setting), states, setting.voices.trims);

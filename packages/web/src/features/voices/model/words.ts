@@ -13,7 +13,7 @@ import {
   type PitchRange,
   type Trim,
 } from '@wide-fern/core';
-import type { Row, Section } from './section';
+import type { Row, SectionView } from './section';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -35,7 +35,7 @@ const people = (count: number, part: Pick<ChoirPart, 'one' | 'many'>): string =>
 
 /** The one sentence of the view: what a section can sing, and for how many of it that holds. */
 export function sectionSentence(
-  { part, band, picture, rows }: Section,
+  { part, section: band, picture, rows }: SectionView,
   when: string,
   accidentals: AccidentalPreference,
 ): string {

@@ -12,11 +12,10 @@ import {
   usualStart,
   type CheckAnswer,
   type CheckWay,
-  type RangeCheck,
+  type CheckProgress,
 } from '@wide-fern/core';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { ask, messageOf } from '../../../api/client';
-import { queryClient } from '../../../api/queries';
+import { ask, messageOf, queryClient } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
@@ -65,7 +64,7 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
   const { singer } = row;
   const { part } = section;
   const begin = () => beginCheck(usualStart(singer.comfort ?? part.comfort));
-  const [check, setCheck] = useState<RangeCheck>(
+  const [check, setCheck] = useState<CheckProgress>(
     () => keptChecks.read(account.id, singer.id) ?? begin(),
   );
   const [byItself, setByItself] = useState(false);
@@ -77,7 +76,7 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
   const note = now.kind === 'ask' ? now.note : undefined;
   const found = foundBy(check);
 
-  const change = (next: RangeCheck) => {
+  const change = (next: CheckProgress) => {
     setCheck(next);
     keptChecks.keep(account.id, singer.id, next.steps.length > 0 ? next : undefined);
   };

@@ -14,8 +14,7 @@ import {
   type SectionCheck,
 } from '@wide-fern/core';
 import { useState } from 'react';
-import { ask, messageOf } from '../../../api/client';
-import { queryClient } from '../../../api/queries';
+import { ask, messageOf, queryClient } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';

@@ -3,8 +3,7 @@ import { useMutation } from '@tanstack/react-query';
 import type { SaveVoices, Voices } from '@wide-fern/contract';
 import { countInWords, withoutInWords } from '@wide-fern/words';
 import { useMemo } from 'react';
-import { ask, messageOf } from '../../../api/client';
-import { queryClient, voicesQuery } from '../../../api/queries';
+import { ask, messageOf, queryClient, voicesQuery } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { Label, WordButton } from '../../../ui/words';
@@ -25,7 +24,7 @@ export function SectionPanel({
   readonly onLook: (percent: number | null) => void;
 }) {
   const { choir } = useHere();
-  const { part, rows, band } = section;
+  const { part, rows, section: band } = section;
   const { voices, evening } = data;
   const share = (looked ?? voices.sharePercent) / 100;
   const narrowing = useMemo(() => narrowingOf(section, share), [section, share]);

@@ -4,8 +4,7 @@ import type { SingerExport } from '@wide-fern/contract';
 import { listInWords, partFitInWords } from '@wide-fern/words';
 import { possibleParts } from '@wide-fern/core';
 import { lazy, Suspense, useState } from 'react';
-import { ask, messageOf } from '../../../api/client';
-import { checksQuery, queryClient } from '../../../api/queries';
+import { ask, messageOf, checksQuery, queryClient } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { hueOf } from '../../../ui/color';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
@@ -138,7 +137,7 @@ function Personal({ singer, name }: { readonly singer: string; readonly name: st
       {asked ? (
         <Box role="alertdialog" aria-label={`Forget ${name}`}>
           Everything kept about {name} goes for good: range, checks, evenings. Plans keep only the
-          sections’ bands.
+          sections’ sections.
           <Flex gap="16px" mt="4px">
             <WordButton
               fontSize="13px"

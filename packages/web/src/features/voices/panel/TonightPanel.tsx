@@ -1,11 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { conditions, singerStates } from '@wide-fern/core';
-import { conditionWords, stateWords } from '@wide-fern/words';
+import { conditionWords, stateWords, dayName } from '@wide-fern/words';
 import { useHere } from '../../../app/session';
 import { LongList } from '../../../ui/LongList';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
-import { dayName } from '../../plan/model/words';
 import type { Row } from '../model/section';
 import { absenceInWords, conditionInWords, rangeInWords } from '../model/words';
 import type { PanelProps } from './props';
@@ -23,7 +22,7 @@ export function TonightPanel({ data, section, onOpen }: PanelProps) {
   const { evening, presence, setting } = data;
   if (!evening || !presence.presence) return null;
   const { condition } = presence.presence;
-  const { part, rows, band } = section;
+  const { part, rows, section: band } = section;
   const away = rows.filter((row) => row.away).length;
   const everyone = evening.withEveryone.find(({ id }) => id === part.id);
   const absence =

@@ -1,4 +1,4 @@
-import type { Row, Section } from '../model/section';
+import type { Row, SectionView } from '../model/section';
 import type { ReadyVoices } from '../useVoices';
 
 /** What the panel beside the picture shows. */
@@ -6,7 +6,7 @@ export type PanelKind = 'section' | 'singer' | 'check' | 'edit' | 'section-check
 
 export interface PanelProps {
   readonly data: ReadyVoices;
-  readonly section: Section;
+  readonly section: SectionView;
   readonly place: number;
   readonly row: Row | undefined;
   readonly onOpen: (kind: PanelKind) => void;

@@ -1,7 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { messageOf } from '../../../api/client';
-import { voicesQuery } from '../../../api/queries';
+import { messageOf, voicesQuery } from '@wide-fern/client';
 import { Frame } from '../../../app/Frame';
 import { useHere } from '../../../app/session';
 import { Failed, Loading } from '../../../ui/states';

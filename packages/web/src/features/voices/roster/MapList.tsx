@@ -10,8 +10,7 @@ import {
 } from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, messageOf } from '../../../api/client';
-import { queryClient, singersQuery } from '../../../api/queries';
+import { ask, messageOf, queryClient, singersQuery } from '@wide-fern/client';
 import { useHere } from '../../../app/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';

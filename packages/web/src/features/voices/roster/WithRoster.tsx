@@ -1,8 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import type { ChoirPart, Singer } from '@wide-fern/contract';
 import type { ReactNode } from 'react';
-import { messageOf } from '../../../api/client';
-import { singersQuery, voicesQuery } from '../../../api/queries';
+import { messageOf, singersQuery, voicesQuery } from '@wide-fern/client';
 import { Frame } from '../../../app/Frame';
 import { useHere } from '../../../app/session';
 import { Empty, Failed, Loading } from '../../../ui/states';

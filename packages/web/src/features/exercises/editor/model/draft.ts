@@ -9,7 +9,7 @@ import {
   type Metre,
   type Mode,
   type Music,
-  type Need,
+  type PlaceNeed,
   type PatternEvent,
   type Phase,
   type Purpose,
@@ -20,7 +20,7 @@ import {
 export type CountRow = Readonly<Record<'in' | 'hold' | 'out' | 'rest', number>>;
 
 /** An exercise while it is made: what is typed stays as it is typed, right or wrong. */
-export interface Draft {
+export interface ExerciseDraft {
   readonly name: string;
   readonly figure: string;
   readonly phase: Phase;
@@ -33,7 +33,7 @@ export interface Draft {
   readonly substitutes: Exercise['substitutes'];
   readonly effort: number;
   readonly difficulty: number;
-  readonly needs: readonly Need[];
+  readonly needs: readonly PlaceNeed[];
   readonly ages: readonly Age[];
   readonly relay: string;
   /** The piece and bars it is from; nothing anybody types. */
@@ -85,7 +85,7 @@ export interface Draft {
 }
 
 /** What a new exercise begins with. */
-export const emptyDraft: Draft = {
+export const emptyDraft: ExerciseDraft = {
   name: '',
   figure: '',
   phase: 'range',
@@ -140,7 +140,7 @@ export const emptyDraft: Draft = {
 };
 
 /** What is made of an exercise's music in the fields of a draft. */
-function musicFields(music: Music): Partial<Draft> {
+function musicFields(music: Music): Partial<ExerciseDraft> {
   const line = (notes: readonly PatternEvent[], mode: Mode) => writeLine(notes, mode);
   switch (music.kind) {
     case 'pattern':
@@ -179,7 +179,7 @@ function musicFields(music: Music): Partial<Draft> {
 }
 
 /** An exercise as a draft, to be changed. */
-export function draftOf(exercise: Exercise): Draft {
+export function draftOf(exercise: Exercise): ExerciseDraft {
   const { music, usual, ages, relay, vowels, keys, steps, watchFor, ...same } = exercise;
   const { name, figure, phase, purposes, purpose, cue, substitutes, effort, difficulty } = same;
   return {
@@ -214,7 +214,11 @@ export function draftOf(exercise: Exercise): Draft {
 }
 
 /** Music from elsewhere as a draft; all that is to be said of it is still open. */
-export const draftOfMusic = (name: string, music: Music, tempo: number | undefined): Draft => ({
+export const draftOfMusic = (
+  name: string,
+  music: Music,
+  tempo: number | undefined,
+): ExerciseDraft => ({
   ...emptyDraft,
   name: name.slice(0, 60),
   kind: music.kind,

@@ -1,15 +1,15 @@
 import { exercises } from '@wide-fern/catalogue';
-import { draftOf, draftOfMusic, emptyDraft, type Draft } from './draft';
+import { draftOf, draftOfMusic, emptyDraft, type ExerciseDraft } from './draft';
 import { keepDraft, readKept } from './kept';
 import { exerciseOf, musicOf } from './make';
 
-const told: Partial<Draft> = {
+const told: Partial<ExerciseDraft> = {
   name: 'Bright gate',
   purpose: 'Open the fifth.',
   cue: 'Swing it.',
   purposes: ['open space'],
 };
-const wrongs = (changed: Partial<Draft>): Readonly<Record<string, string>> => {
+const wrongs = (changed: Partial<ExerciseDraft>): Readonly<Record<string, string>> => {
   const made = exerciseOf({ ...emptyDraft, ...told, ...changed }, 'bright-gate', 1);
   return made.kind === 'wrong' ? made.fields : {};
 };
@@ -49,7 +49,7 @@ describe('an exercise that is made', () => {
     expect(wrongs({ tempo: 5 })).toEqual({ tempo: 'The tempo: 20 at least.' });
     expect(wrongs({ line: '1 2 x' }).line).toMatch(/^At character 5: /);
   });
-  it.each<[string, Partial<Draft>, string]>([
+  it.each<[string, Partial<ExerciseDraft>, string]>([
     ['a line for each part', { kind: 'lines', lines: ['1 2', '1 y'] }, 'lines.1'],
     ['a drone that all hold', { kind: 'drone', holders: 'all' }, 'holders'],
     ['a drone on no step', { kind: 'drone', held: 'r' }, 'held'],

@@ -8,7 +8,7 @@ import {
   type Music,
   type PatternEvent,
 } from '@wide-fern/core';
-import type { Draft } from './draft';
+import type { ExerciseDraft } from './draft';
 
 /** What a draft makes: music, or what is wrong in which field. */
 export type Made<T> =
@@ -26,7 +26,11 @@ const linesOf = (text: string): string[] =>
 const wordsOf = (text: string): string[] => text.split(/\s+/).filter((word) => word !== '');
 
 /** Reads a typed line into its events, or says in which field it stops. */
-function events(text: string, field: string, { mode }: Draft): Made<readonly PatternEvent[]> {
+function events(
+  text: string,
+  field: string,
+  { mode }: ExerciseDraft,
+): Made<readonly PatternEvent[]> {
   const read = readLine(text, mode);
   return read.kind === 'line'
     ? { kind: 'made', made: read.events }
@@ -34,14 +38,14 @@ function events(text: string, field: string, { mode }: Draft): Made<readonly Pat
 }
 
 /** Steps without lengths, as semitones. */
-function steps(text: string, field: string, draft: Draft): Made<readonly number[]> {
+function steps(text: string, field: string, draft: ExerciseDraft): Made<readonly number[]> {
   const read = events(text, field, draft);
   if (read.kind === 'wrong') return read;
   return { kind: 'made', made: read.made.filter(isNote).map(({ offset }) => offset) };
 }
 
 /** The music of a draft, by its kind. */
-export function musicOf(draft: Draft): Made<Music> {
+export function musicOf(draft: ExerciseDraft): Made<Music> {
   const { mode, kind } = draft;
   const timed = { mode, ...(draft.metre ? { metre: draft.metre } : {}) };
   const made = (music: Music): Made<Music> => ({ kind: 'made', made: music });
@@ -139,7 +143,7 @@ export function musicOf(draft: Draft): Made<Music> {
 const fieldOf: Readonly<Record<string, string>> = { usual: 'usual', music: 'music' };
 
 /** The exercise of a draft, checked as the server checks it; its cautions follow what is done in it. */
-export function exerciseOf(draft: Draft, id: string, version: number): Made<Exercise> {
+export function exerciseOf(draft: ExerciseDraft, id: string, version: number): Made<Exercise> {
   const music = musicOf(draft);
   if (music.kind === 'wrong') return music;
   const vowels = wordsOf(draft.vowels);

@@ -1,0 +1,57 @@
+import { exercises } from '@wide-fern/catalogue';
+import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
+import { planActions } from './acts';
+import { createPlanStore } from './planStore';
+
+function open(...ids: readonly string[]) {
+  const document = documentOf(...ids);
+  const store = createPlanStore(planOf(document), document);
+  const said: string[] = [];
+  const acts = planActions(store, (words) => said.push(words));
+  store.getState().choose(ids[0]!);
+  const segment = (id: string) => store.getState().document.segments.find((one) => one.id === id)!;
+  return { store, acts, said, segment };
+}
+
+describe('the acts on a plan, one after the other without a drawing between', () => {
+  it('move what was chosen the moment before', () => {
+    const { store, acts, said } = open('coat-off', 'long-s', 'narrow-hum');
+    acts.goBy(1);
+    acts.moveBy(1);
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum', 'long-s']);
+    expect(said).toEqual(['Long s, short s is now 3 of 3.']);
+    acts.moveBy(1);
+    expect(said.at(-1)).toBe('Long s, short s is now 3 of 3.');
+  });
+  it('move the start of what was chosen the moment before, and back to the best', () => {
+    const { acts, segment } = open('coat-off', 'narrow-hum');
+    acts.startBy(1);
+    expect(segment('coat-off').choices.start).toBeNull();
+    acts.goBy(1);
+    acts.startBy(1);
+    const once = segment('narrow-hum').choices.start!;
+    acts.startBy(1);
+    expect(segment('narrow-hum').choices.start).toBe(once + 1);
+    acts.startBy(-2);
+    expect(segment('narrow-hum').choices.start).toBeNull();
+  });
+  it('count keys one by one, leave out, take, and stay at the ends', () => {
+    const { store, acts, said, segment } = open('narrow-hum', 'embers');
+    acts.keysBy(1);
+    acts.keysBy(1);
+    expect(segment('narrow-hum').choices.repetitions).toBe(7);
+    acts.goBy(-5);
+    expect(store.getState().chosen).toBe('narrow-hum');
+    acts.leaveOut();
+    expect(idsOf(store.getState().document)).toEqual(['embers']);
+    acts.take(exercises.find(({ id }) => id === 'coat-off')!);
+    expect(store.getState().document.segments.map(({ exercise }) => exercise.id)).toEqual([
+      'coat-off',
+      'embers',
+    ]);
+    expect(said).toEqual([
+      'Narrow hum is left out; undo brings it back.',
+      'Coat off is in the plan.',
+    ]);
+  });
+});

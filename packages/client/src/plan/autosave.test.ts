@@ -1,0 +1,154 @@
+import type { Plan, SavePlan } from '@wide-fern/contract';
+import { ApiError } from '../call/call';
+import { leaveOut } from '@wide-fern/plan';
+import { documentOf, planOf } from '@wide-fern/plan/testing';
+import { startAutosave, type SavingWorld } from './autosave';
+import { createPlanStore } from './planStore';
+
+const document = documentOf('coat-off', 'narrow-hum', 'pulley');
+const conflict = () => new ApiError(409, 'changed_meanwhile', 'Changed.');
+
+/** A world whose time passes when told, and whose server answers as told. */
+function world() {
+  const sent: SavePlan[] = [];
+  const kept: boolean[] = [];
+  const due: { ms: number; action: () => void; off: boolean }[] = [];
+  const answers: (Plan | Error)[] = [];
+  let now: Plan | null = null;
+  const it: SavingWorld = {
+    save: (body) => {
+      sent.push(body);
+      const answer = answers.shift();
+      if (answer instanceof Error) return Promise.reject(answer);
+      return Promise.resolve(answer ?? planOf(body.document, body.version + 1));
+    },
+    current: () => Promise.resolve(now),
+    keep: (unsaved) => kept.push(unsaved),
+    later: (ms, action) => {
+      const timer = { ms, action, off: false };
+      due.push(timer);
+      return () => {
+        timer.off = true;
+      };
+    },
+  };
+  /** Lets what is due happen, and everything that follows from it at once. */
+  const pass = async () => {
+    const timer = due.splice(0).filter(({ off }) => !off);
+    for (const { action } of timer) action();
+    for (let i = 0; i < 8; i += 1) await Promise.resolve();
+    return timer.map(({ ms }) => ms);
+  };
+  return { it, sent, kept, answers, pass, serverHas: (plan: Plan | null) => (now = plan) };
+}
+
+describe('autosave', () => {
+  it('saves a moment after the last change, once', async () => {
+    const { it: outside, sent, kept, pass } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(leaveOut('narrow-hum'));
+    expect(store.getState().saving.kind).toBe('changed');
+    expect(kept).toEqual([true, true]);
+    await pass();
+    expect(sent).toHaveLength(1);
+    expect(sent[0]).toMatchObject({ version: 1 });
+    expect(store.getState()).toMatchObject({ version: 2, saving: { kind: 'saved' } });
+    expect(kept.at(-1)).toBe(false);
+    expect(await pass()).toEqual([]);
+  });
+
+  it('saves again what changed while it was saving', async () => {
+    const { it: outside, sent, pass } = world();
+    const store = createPlanStore(planOf(document), document);
+    const { saveNow } = startAutosave(store, outside);
+    store.getState().edit(leaveOut('pulley'));
+    const saving = saveNow();
+    store.getState().edit(leaveOut('narrow-hum'));
+    await saving;
+    expect(store.getState().saving.kind).toBe('changed');
+    await pass();
+    expect(sent.map(({ version, document: { segments } }) => [version, segments.length])).toEqual([
+      [1, 2],
+      [2, 1],
+    ]);
+  });
+
+  it('tries again, more and more slowly, while the server is away', async () => {
+    const { it: outside, answers, pass } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    answers.push(
+      new ApiError(0, 'unreachable', ''),
+      new ApiError(503, 'database_away', ''),
+      new ApiError(500, 'unexpected', ''),
+    );
+    store.getState().edit(leaveOut('pulley'));
+    const waits = [await pass(), await pass(), await pass()];
+    expect(store.getState().saving.kind).toBe('waiting');
+    waits.push(await pass());
+    expect(waits.flat()).toEqual([600, 2000, 4000, 8000]);
+    expect(store.getState().saving.kind).toBe('saved');
+  });
+
+  it('says what the server refuses, and that someone is signed out, without trying on', async () => {
+    for (const [error, kind] of [
+      [new ApiError(400, 'invalid', 'Too many.'), 'refused'],
+      [new ApiError(401, 'sign_in_first', ''), 'signed-out'],
+    ] as const) {
+      const { it: outside, answers, pass, kept } = world();
+      const store = createPlanStore(planOf(document), document);
+      startAutosave(store, outside);
+      answers.push(error);
+      store.getState().edit(leaveOut('pulley'));
+      await pass();
+      expect(store.getState().saving.kind).toBe(kind);
+      expect(await pass()).toEqual([]);
+      expect(kept.at(-1)).toBe(true);
+    }
+  });
+
+  it('stops at a clash until it is settled', async () => {
+    const { it: outside, answers, sent, pass, serverHas } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    const theirs = planOf(documentOf('ebb-tide'), 2);
+    answers.push(conflict());
+    serverHas(theirs);
+    store.getState().edit(leaveOut('pulley'));
+    await pass();
+    expect(store.getState().saving).toEqual({ kind: 'clash', theirs });
+    store.getState().edit(leaveOut('narrow-hum'));
+    await pass();
+    expect(sent).toHaveLength(1);
+    store.getState().settle('mine');
+    await pass();
+    expect(sent[1]).toMatchObject({ version: 2 });
+    expect(sent[1]?.document.segments).toHaveLength(1);
+  });
+
+  it('takes its own save whose answer was lost for what it is', async () => {
+    const { it: outside, answers, pass, serverHas } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    store.getState().edit(leaveOut('pulley'));
+    answers.push(conflict());
+    // The database hands keys back in another order.
+    const { segments, tonight, schema } = store.getState().document;
+    serverHas(planOf({ segments, tonight, schema }, 2));
+    await pass();
+    expect(store.getState()).toMatchObject({ version: 2, saving: { kind: 'saved' } });
+  });
+
+  it('saves nothing after it was stopped', async () => {
+    const { it: outside, sent, pass } = world();
+    const store = createPlanStore(planOf(document), document);
+    const { stop } = startAutosave(store, outside);
+    store.getState().edit(leaveOut('pulley'));
+    stop();
+    store.getState().edit(leaveOut('narrow-hum'));
+    await pass();
+    expect(sent).toEqual([]);
+  });
+});

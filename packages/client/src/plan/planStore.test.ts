@@ -1,0 +1,73 @@
+import { choose, leaveOut } from '@wide-fern/plan';
+import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
+import { createPlanStore } from './planStore';
+
+const document = documentOf('coat-off', 'narrow-hum', 'pulley');
+const open = () => createPlanStore(planOf(document), documentOf());
+
+describe('a plan’s store', () => {
+  it('begins with what the server has, or empty', () => {
+    expect(open().getState()).toMatchObject({ version: 1, chosen: 'coat-off', past: [] });
+    expect(createPlanStore(null, documentOf()).getState()).toMatchObject({
+      version: 0,
+      chosen: null,
+    });
+  });
+
+  it('undoes and redoes, and forgets what was undone after a new edit', () => {
+    const store = open();
+    const { edit, undo, redo } = store.getState();
+    edit(leaveOut('pulley'));
+    edit(leaveOut('narrow-hum'));
+    undo();
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum']);
+    redo();
+    expect(idsOf(store.getState().document)).toEqual(['coat-off']);
+    undo();
+    undo();
+    undo();
+    expect(store.getState().document).toBe(document);
+    edit(leaveOut('coat-off'));
+    redo();
+    expect(idsOf(store.getState().document)).toEqual(['narrow-hum', 'pulley']);
+  });
+
+  it('undoes a row of equal edits as one', () => {
+    const store = open();
+    const { edit, undo } = store.getState();
+    for (const tempo of [90, 92, 94]) edit(choose('pulley', { tempo }), 'pulley tempo');
+    edit(choose('pulley', { verses: 2 }), 'pulley verses');
+    undo();
+    expect(store.getState().document.segments[2]?.choices).toMatchObject({ tempo: 94, verses: 1 });
+    undo();
+    expect(store.getState().document).toBe(document);
+  });
+
+  it('keeps something chosen when the chosen segment goes', () => {
+    const store = open();
+    store.getState().choose('narrow-hum');
+    store.getState().edit(leaveOut('narrow-hum'));
+    expect(store.getState().chosen).toBe('pulley');
+    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(leaveOut('coat-off'));
+    expect(store.getState().chosen).toBeNull();
+  });
+
+  it.each(['mine', 'theirs'] as const)(
+    'settles a clash for %s, the other an undo away',
+    (which) => {
+      const store = open();
+      const theirs = planOf(documentOf('ebb-tide'), 5);
+      store.getState().edit(leaveOut('pulley'));
+      const mine = store.getState().document;
+      store.getState().setSaving({ kind: 'clash', theirs });
+      store.getState().settle(which);
+      const kept = which === 'mine' ? mine : theirs.document;
+      const other = which === 'mine' ? theirs.document : mine;
+      expect(store.getState()).toMatchObject({ version: 5, document: kept });
+      expect(store.getState().saving.kind).toBe(which === 'mine' ? 'changed' : 'saved');
+      store.getState().undo();
+      expect(store.getState().document).toBe(other);
+    },
+  );
+});

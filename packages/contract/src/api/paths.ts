@@ -1,0 +1,94 @@
+/**
+ * Where each endpoint stands, below /api: method and path. Without schemas, so that the pages hold
+ * it in a few bytes; `api.ts` says everything else.
+ */
+export const paths = {
+  showSession: 'GET /session',
+  signIn: 'POST /session',
+  enterDemo: 'POST /session/demo',
+  signOut: 'DELETE /session',
+  signUp: 'POST /accounts',
+  signOutEverywhere: 'DELETE /sessions',
+  changePassword: 'PUT /account/password',
+
+  showChoir: 'GET /choirs/:choir',
+  changeChoir: 'PUT /choirs/:choir',
+  listMembers: 'GET /choirs/:choir/members',
+  addMember: 'POST /choirs/:choir/members',
+  changeMember: 'PUT /choirs/:choir/members/:member',
+  removeMember: 'DELETE /choirs/:choir/members/:member',
+
+  listEvenings: 'GET /choirs/:choir/evenings',
+  addEvening: 'POST /choirs/:choir/evenings',
+  addEvenings: 'POST /choirs/:choir/many-evenings',
+  showEvening: 'GET /choirs/:choir/evenings/:evening',
+  changeEvening: 'PUT /choirs/:choir/evenings/:evening',
+  removeEvening: 'DELETE /choirs/:choir/evenings/:evening',
+  copyEvening: 'POST /choirs/:choir/evenings/:evening/copies',
+  listTemplates: 'GET /choirs/:choir/templates',
+  addTemplate: 'POST /choirs/:choir/templates',
+  removeTemplate: 'DELETE /choirs/:choir/templates/:template',
+
+  showPlan: 'GET /choirs/:choir/evenings/:evening/plans/:item',
+  savePlan: 'PUT /choirs/:choir/evenings/:evening/plans/:item',
+  listPlanVersions: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions',
+
+  showExercises: 'GET /choirs/:choir/exercises',
+  storeExercises: 'POST /choirs/:choir/exercises',
+  changeExercise: 'PUT /choirs/:choir/exercises/:exercise',
+  removeExercise: 'DELETE /choirs/:choir/exercises/:exercise',
+  bringExerciseBack: 'POST /choirs/:choir/exercises/:exercise/back',
+  listExerciseVersions: 'GET /choirs/:choir/exercises/:exercise/versions',
+  markExercise: 'PUT /choirs/:choir/exercises/:exercise/mark',
+
+  listPieces: 'GET /choirs/:choir/pieces',
+  addPiece: 'POST /choirs/:choir/pieces',
+  keepScoreFile: 'POST /choirs/:choir/score-files',
+  showPiece: 'GET /choirs/:choir/pieces/:piece',
+  changePiece: 'PUT /choirs/:choir/pieces/:piece',
+  removePiece: 'DELETE /choirs/:choir/pieces/:piece',
+  showScoreFile: 'GET /choirs/:choir/pieces/:piece/score-file',
+  addMark: 'POST /choirs/:choir/pieces/:piece/marks',
+  changeMark: 'PUT /choirs/:choir/pieces/:piece/marks/:mark',
+  removeMark: 'DELETE /choirs/:choir/pieces/:piece/marks/:mark',
+  addJudgement: 'POST /choirs/:choir/pieces/:piece/judgements',
+  removeJudgement: 'DELETE /choirs/:choir/pieces/:piece/judgements/:judgement',
+
+  showVoices: 'GET /choirs/:choir/voices',
+  saveVoices: 'PUT /choirs/:choir/voices',
+  saveParts: 'PUT /choirs/:choir/voices/parts',
+  listSingers: 'GET /choirs/:choir/singers',
+  storeSingers: 'POST /choirs/:choir/singers',
+  keepChecks: 'POST /choirs/:choir/singers/checks',
+  changeSinger: 'PUT /choirs/:choir/singers/:singer',
+  deleteSinger: 'DELETE /choirs/:choir/singers/:singer',
+  exportSinger: 'GET /choirs/:choir/singers/:singer/export',
+  listChecks: 'GET /choirs/:choir/singers/:singer/checks',
+  dropCheck: 'DELETE /choirs/:choir/singers/:singer/checks/:check',
+  showPresence: 'GET /choirs/:choir/evenings/:evening/presence',
+  changePresence: 'PUT /choirs/:choir/evenings/:evening/presence',
+
+  followEvents: 'GET /choirs/:choir/events',
+} as const;
+
+export type Paths = typeof paths;
+export type EndpointName = keyof Paths;
+
+type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infer Rest}`
+  ? Name | NamesIn<Rest>
+  : Path extends `${string}:${infer Name}`
+    ? Name
+    : never;
+/** What stands for the names in an endpoint's path. */
+export type ParamsOf<N extends EndpointName> = { readonly [P in NamesIn<Paths[N]>]: string };
+
+/** Agenda items and exercises have ids of their own kind; every other name stands for a UUID. */
+export const namedIds: readonly string[] = ['item', 'exercise'];
+
+export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
+
+/** An endpoint's method and its path with the names still in it. */
+export function placeOf(name: EndpointName): { readonly method: Method; readonly path: string } {
+  const [method, path] = paths[name].split(' ') as [Method, string];
+  return { method, path };
+}

@@ -1,0 +1,51 @@
+import { shapes } from '@wide-fern/core';
+import { midiNote } from './common';
+import { choicesSchema, planDocumentSchema, segmentSchema, tonightSchema } from './plan';
+import { z } from './zod';
+
+const segmentId = segmentSchema.shape.id;
+/** The segment it follows; null at the beginning. */
+const after = segmentId.nullable();
+
+/** A change of a plan as data: it can be stored, sent, undone and merged. */
+export const planEditSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('add'), segment: segmentSchema, after }),
+  z.object({ kind: z.literal('take-out'), id: segmentId }),
+  z.object({ kind: z.literal('move'), id: segmentId, after }),
+  z.object({ kind: z.literal('choose'), id: segmentId, choices: choicesSchema.partial() }),
+  z.object({
+    kind: z.literal('tonight'),
+    tonight: tonightSchema,
+    /** Starts that change with it, by segment; null for the best one. */
+    starts: z.record(segmentId, midiNote.nullable()),
+  }),
+  z.object({ kind: z.literal('replace'), document: planDocumentSchema }),
+]);
+export type PlanEdit = z.infer<typeof planEditSchema>;
+
+const name = z.string().max(60);
+
+/** What an edit did, as facts to be put into words. */
+export const editFactSchema = z.discriminatedUnion('code', [
+  z.object({ code: z.literal('added'), name, place: z.int().min(1) }),
+  z.object({ code: z.literal('taken-out'), name }),
+  z.object({ code: z.literal('moved'), name, place: z.int().min(1), of: z.int().min(1) }),
+  z.object({
+    code: z.literal('chosen'),
+    name,
+    field: z.enum([
+      'tempo',
+      'repetitions',
+      'verses',
+      'step',
+      'talk',
+      'start',
+      'shape',
+      'demonstrate',
+    ]),
+    value: z.union([z.number(), z.boolean(), z.enum(shapes), z.null()]),
+  }),
+  z.object({ code: z.literal('tonight') }),
+  z.object({ code: z.literal('replaced') }),
+]);
+export type EditFact = z.infer<typeof editFactSchema>;

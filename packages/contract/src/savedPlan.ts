@@ -1,0 +1,34 @@
+import { uuid } from './common';
+import { planDocumentSchema } from './plan';
+import { editFactSchema } from './planEdit';
+import { z } from './zod';
+
+/** A stored plan as the server answers with it. */
+export const planSchema = z.object({
+  id: uuid,
+  version: z.int().min(1),
+  savedAt: z.iso.datetime(),
+  savedBy: z.string(),
+  document: planDocumentSchema,
+});
+export type Plan = z.infer<typeof planSchema>;
+
+/** More facts than this about one save nobody reads; what is left out shows in the document. */
+export const mostFacts = 40;
+
+/** Saving: the version the changes started from (0 for a first plan), the whole document, and what was done. */
+export const savePlanSchema = z.object({
+  version: z.int().min(0),
+  document: planDocumentSchema,
+  edits: z.array(editFactSchema).max(mostFacts),
+});
+export type SavePlan = z.infer<typeof savePlanSchema>;
+
+/** One version of a plan as it was: who saved it when, and what was done. */
+export const planVersionSchema = z.object({
+  version: z.int().min(1),
+  savedAt: z.iso.datetime(),
+  savedBy: z.string(),
+  edits: z.array(editFactSchema),
+});
+export type PlanVersion = z.infer<typeof planVersionSchema>;

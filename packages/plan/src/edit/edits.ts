@@ -1,0 +1,54 @@
+import {
+  choiceLimits,
+  mostSegments,
+  type Choices,
+  type Exercise,
+  type PlanDocument,
+  type PlanEdit,
+  type Segment,
+} from '@wide-fern/contract';
+import { placeInOrder } from '@wide-fern/core';
+
+/** What stands before a place among segments; null at the beginning. */
+export const beforePlace = (segments: readonly Segment[], place: number): string | null =>
+  segments[place - 1]?.id ?? null;
+
+/** Adds an exercise, with its usual choices, where its phase belongs. */
+export function addExercise(document: PlanDocument, exercise: Exercise, id: string): PlanEdit {
+  const phases = document.segments.map((segment) => segment.exercise.phase);
+  return {
+    kind: 'add',
+    segment: { id, exercise, choices: { ...exercise.usual, start: null } },
+    after: beforePlace(document.segments, placeInOrder(phases, exercise.phase)),
+  };
+}
+
+export const takeOut = (id: string): PlanEdit => ({ kind: 'take-out', id });
+
+/** Moves a segment to a place among the others, counted from 0; a place beyond the ends is the end. */
+export function moveTo({ segments }: PlanDocument, id: string, to: number): PlanEdit {
+  const others = segments.filter((segment) => segment.id !== id);
+  const place = Math.min(others.length, Math.max(0, to));
+  return { kind: 'move', id, after: beforePlace(others, place) };
+}
+
+const inLimits = (name: keyof typeof choiceLimits, value: number): number => {
+  const [least, most] = choiceLimits[name];
+  return Math.min(most, Math.max(least, value));
+};
+
+/** Changes what is chosen for a segment; figures stay within their limits. */
+export function choose(id: string, changed: Partial<Choices>): PlanEdit {
+  const choices = { ...changed };
+  for (const name of ['tempo', 'repetitions', 'verses', 'step', 'talk'] as const) {
+    const value = changed[name];
+    if (value !== undefined) choices[name] = inLimits(name, value);
+  }
+  return { kind: 'choose', id, choices };
+}
+
+/** Puts another document in place of the whole plan. */
+export const replaceBy = (document: PlanDocument): PlanEdit => ({ kind: 'replace', document });
+
+/** Whether a plan takes no more segments. */
+export const isFull = ({ segments }: PlanDocument): boolean => segments.length >= mostSegments;

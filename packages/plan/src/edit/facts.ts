@@ -1,0 +1,40 @@
+import type { Choices, EditFact, PlanDocument, PlanEdit } from '@wide-fern/contract';
+import { segmentOf } from '../document/document';
+
+/**
+ * What an edit did, as facts to be put into words; the documents are those before and after it. An
+ * edit of several choices is a fact for each.
+ */
+export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocument): EditFact[] {
+  const place = (id: string): number => after.segments.findIndex((one) => one.id === id) + 1;
+  const nameOf = (id: string): string =>
+    (segmentOf(after, id) ?? segmentOf(before, id))?.exercise.name ?? '';
+  switch (edit.kind) {
+    case 'add': {
+      const { id, exercise } = edit.segment;
+      return place(id) > 0 ? [{ code: 'added', name: exercise.name, place: place(id) }] : [];
+    }
+    case 'take-out':
+      return [{ code: 'taken-out', name: nameOf(edit.id) }];
+    case 'move':
+      return place(edit.id) > 0
+        ? [
+            {
+              code: 'moved',
+              name: nameOf(edit.id),
+              place: place(edit.id),
+              of: after.segments.length,
+            },
+          ]
+        : [];
+    case 'choose':
+      return (Object.keys(edit.choices) as (keyof Choices)[]).flatMap((field): EditFact[] => {
+        const value = edit.choices[field];
+        return value === undefined ? [] : [{ code: 'chosen', name: nameOf(edit.id), field, value }];
+      });
+    case 'tonight':
+      return [{ code: 'tonight' }];
+    case 'replace':
+      return [{ code: 'replaced' }];
+  }
+}

@@ -1,0 +1,12 @@
+export * from './carryOver';
+export * from './compare';
+export * from './document/document';
+export * from './document/upcast';
+export * from './edit/between';
+export * from './edit/edits';
+export * from './edit/facts';
+export * from './edit/perform';
+export * from './evaluate';
+export * from './itemTime';
+export * from './needs';
+export { candidate } from './remembered';

@@ -1,0 +1,42 @@
+import {
+  sectionOf,
+  type Section,
+  type SectionSetting,
+  type SectionSinger,
+  type SingerState,
+} from '@wide-fern/core';
+import { fromColumns, knownLimits } from './limits';
+import type { Singer, VoicePart } from './voices.entity';
+
+/** A singer as one evening finds them. */
+export interface Present {
+  readonly singer: Singer;
+  readonly away: boolean;
+  /** How the singer is tonight, beside what the roster says. */
+  readonly states: readonly SingerState[];
+}
+
+const asSectionSinger = ({ singer, away, states }: Present): SectionSinger => {
+  const limits = knownLimits(singer);
+  return {
+    part: singer.part.code,
+    comfort: limits?.comfort ?? null,
+    reach: limits?.reach ?? null,
+    states: [...(singer.states ?? []), ...states],
+    checkedOn: singer.checkedOn ?? null,
+    away,
+  };
+};
+
+/** The sections of a choir, from the highest part to the lowest; nobody on leave counts. */
+export function sectionsOf(
+  parts: readonly VoicePart[],
+  present: readonly Present[],
+  setting: SectionSetting,
+): Section[] {
+  const singers = present.filter(({ singer }) => !singer.onLeave).map(asSectionSinger);
+  return parts.map((part) => {
+    const { code: id, one, many, octave } = part;
+    return sectionOf({ id, one, many, octave, ...fromColumns(part) }, singers, setting);
+  });
+}

@@ -1,0 +1,76 @@
+import type { SectionsChange } from '@wide-fern/plan';
+import type { Segment } from '@wide-fern/contract';
+import {
+  type Tonight,
+  noteName,
+  tonicName,
+  type AccidentalPreference,
+  type Misfit,
+  type Section,
+} from '@wide-fern/core';
+import { countInWords, listInWords } from '../counting';
+import { conditionWords } from '../labels';
+import { keyPath, wordingFor } from './words';
+
+const same = (a: readonly [number, number], b: readonly [number, number]): boolean =>
+  a[0] === b[0] && a[1] === b[1];
+const figures = ([low, high]: readonly [number, number], accidentals: AccidentalPreference) =>
+  `${noteName(low, accidentals)}–${noteName(high, accidentals)}`;
+
+/** «The basses sing G2–C4 now, G2–D4 when this plan was made.» */
+export function bandChangeInWords(
+  { before, now }: SectionsChange['sections'][number],
+  accidentals: AccidentalPreference,
+): string {
+  const here = figures(now.comfort, accidentals);
+  if (!before) return `The ${now.many} are new: ${here}.`;
+  if (same(before.comfort, now.comfort)) {
+    return `The ${now.many} reach ${figures(now.reach, accidentals)} now, ${figures(before.reach, accidentals)} when this plan was made.`;
+  }
+  return `The ${now.many} sing ${here} easily now, ${figures(before.comfort, accidentals)} when this plan was made.`;
+}
+
+/** «basses beyond their comfort in F and G», worst first, one phrase a part. */
+function misfitsInWords(
+  misfits: readonly Misfit[],
+  segment: Segment,
+  sections: readonly Section[],
+  accidentals: AccidentalPreference,
+): string {
+  const wording = wordingFor(sections, segment, accidentals);
+  const parts = [...new Set(misfits.map(({ part }) => part))];
+  return listInWords(
+    parts.map((part) => {
+      const own = misfits.filter((one) => one.part === part);
+      const keys = [
+        ...new Set(own.map(({ tonic }) => tonicName(tonic, wording.mode, accidentals))),
+      ];
+      const isOut = own.some(({ state }) => state === 'out');
+      const where = keys.length > 3 ? `${countInWords(keys.length)} keys` : listInWords(keys);
+      return `${wording.parts?.(part).many ?? part} ${isOut ? 'out of reach' : 'beyond their comfort'} in ${where}`;
+    }),
+  );
+}
+
+/** «Slate steps: basses beyond their comfort in F and G. It would be A♭ → E.» */
+export function segmentChangeInWords(
+  { segment, change }: SectionsChange['segments'][number],
+  tonight: Tonight,
+  accidentals: AccidentalPreference,
+): string {
+  const { sections } = tonight;
+  const misfits = misfitsInWords(change.misfits, segment, sections, accidentals);
+  const path = keyPath(change.now.keys, wordingFor(sections, segment, accidentals));
+  const offer = path === 'no key works' ? 'No key works any more' : `It would be ${path}`;
+  return `${segment.exercise.name}: ${misfits === '' ? '' : `${misfits}. `}${offer}.`;
+}
+
+/** What a plan was made for: «for 12 S, 10 A, 6 T, 7 B (one away), after a working day». */
+export function madeForInWords({ sections, condition = 'rested' }: Tonight): string {
+  const known = sections.some(({ singers }) => singers > 0);
+  const counts = sections.map(({ id, singers, away = 0 }) =>
+    away > 0 ? `${singers} ${id} (${countInWords(away)} away)` : `${singers} ${id}`,
+  );
+  const who = known ? counts.join(', ') : 'what each part usually sings';
+  return `for ${who}${condition === 'rested' ? '' : `, ${conditionWords[condition]}`}`;
+}

@@ -1,0 +1,26 @@
+import type { Choices, Segment } from '@wide-fern/contract';
+import { tonicName } from '@wide-fern/core';
+import type { DifferenceFact } from '@wide-fern/plan';
+import { shapeWords } from '../labels';
+import { repetitionsInWords } from './words';
+
+const chosenInWords: {
+  readonly [K in keyof Choices]: (value: Choices[K], segment: Segment) => string;
+} = {
+  tempo: (value) => `tempo ${value}`,
+  repetitions: (_, segment) => repetitionsInWords(segment),
+  verses: (value) => `${value} times in each key`,
+  talk: (value) => `${value} s of talk`,
+  demonstrate: (value) => (value ? 'sung first' : 'not sung first'),
+  step: (value) => `by ${value} semitones`,
+  shape: (value) => shapeWords[value],
+  start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),
+};
+
+/** «tempo 90», «after Slate steps»: what one version of a plan has where the other differs. */
+export function differenceInWords(fact: DifferenceFact): string {
+  if (fact.code === 'follows') return fact.name === null ? 'first' : `after ${fact.name}`;
+  const { field, segment } = fact;
+  const inWords = chosenInWords[field] as (value: unknown, segment: Segment) => string;
+  return inWords(segment.choices[field], segment);
+}

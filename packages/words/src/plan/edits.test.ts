@@ -1,0 +1,44 @@
+import { choose, compare, moveTo, performAll, takeOut } from '@wide-fern/plan';
+import { documentOf } from '@wide-fern/plan/testing';
+import { differenceInWords } from './compare';
+import { editInWords, editSaid } from './edits';
+
+describe('edits in words', () => {
+  it('are listed in a history', () => {
+    expect(editInWords({ code: 'moved', name: 'Pulley', place: 2, of: 5 })).toBe(
+      'Pulley moved to 2 of 5',
+    );
+    const chosen = (field: 'tempo' | 'start' | 'shape' | 'demonstrate', value: never) =>
+      editInWords({ code: 'chosen', name: 'Pulley', field, value });
+    expect(chosen('tempo', 90 as never)).toBe('Pulley: tempo 90');
+    expect(chosen('start', null as never)).toBe('Pulley: the best start');
+    expect(chosen('start', 61 as never)).toBe('Pulley: start D♭');
+    expect(chosen('shape', 'up-and-back' as never)).toBe('Pulley: up and back');
+    expect(chosen('demonstrate', false as never)).toBe('Pulley: not sung first');
+  });
+  it('are said aloud where the page does not show them at once', () => {
+    expect(editSaid({ code: 'added', name: 'Embers', place: 3 })).toBe('Embers is in the plan.');
+    expect(editSaid({ code: 'taken-out', name: 'Embers' })).toBe(
+      'Embers is left out; undo brings it back.',
+    );
+    expect(editSaid({ code: 'tonight' })).toBeUndefined();
+  });
+});
+
+describe('two versions in words', () => {
+  const document = documentOf('coat-off', 'narrow-hum', 'pulley', 'ebb-tide');
+  const words = (facts: ReturnType<typeof compare>[number]['mine']) => facts.map(differenceInWords);
+  it('name what was chosen differently', () => {
+    const mine = performAll(document, [choose('pulley', { tempo: 90, start: 61 })]);
+    const theirs = performAll(document, [choose('pulley', { shape: 'down' })]);
+    const pulley = compare(mine, theirs)[2]!;
+    expect(words(pulley.mine)).toEqual(['tempo 90', 'up', 'start D♭']);
+    expect(words(pulley.theirs)).toEqual(['tempo 112', 'down', 'the best start']);
+  });
+  it('name what a moved one follows', () => {
+    const theirs = performAll(document, [moveTo(document, 'coat-off', 3)]);
+    const [moved] = compare(document, theirs).filter(({ kind }) => kind === 'changed');
+    expect([words(moved!.mine), words(moved!.theirs)]).toEqual([['first'], ['after Ebb tide']]);
+    expect(compare(document, performAll(document, [takeOut('pulley')]))[2]?.kind).toBe('only mine');
+  });
+});

@@ -1,0 +1,57 @@
+import type { EditFact } from '@wide-fern/contract';
+import { tonicName } from '@wide-fern/core';
+import { shapeWords } from '../labels';
+
+/** What was chosen, as a history lists it: «tempo 90». */
+function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>): string {
+  switch (field) {
+    case 'tempo':
+      return `tempo ${value}`;
+    case 'repetitions':
+      return `${value} keys, rounds or times`;
+    case 'verses':
+      return `${value} times in each key`;
+    case 'step':
+      return `by ${value} semitones`;
+    case 'talk':
+      return `${value} s of talk`;
+    case 'demonstrate':
+      return value === true ? 'sung first' : 'not sung first';
+    case 'shape':
+      return shapeWords[value as keyof typeof shapeWords];
+    case 'start':
+      return typeof value === 'number' ? `start ${tonicName(value)}` : 'the best start';
+  }
+}
+
+/** What an edit did, as a history lists it: «Slate steps: tempo 90». */
+export function editInWords(fact: EditFact): string {
+  switch (fact.code) {
+    case 'added':
+      return `${fact.name} added as number ${fact.place}`;
+    case 'taken-out':
+      return `${fact.name} left out`;
+    case 'moved':
+      return `${fact.name} moved to ${fact.place} of ${fact.of}`;
+    case 'chosen':
+      return `${fact.name}: ${chosenInWords(fact)}`;
+    case 'tonight':
+      return 'keys for the sections as they are now';
+    case 'replaced':
+      return 'another version taken';
+  }
+}
+
+/** What is said aloud when an edit was done; undefined where the page says enough by itself. */
+export function editSaid(fact: EditFact): string | undefined {
+  switch (fact.code) {
+    case 'added':
+      return `${fact.name} is in the plan.`;
+    case 'taken-out':
+      return `${fact.name} is left out; undo brings it back.`;
+    case 'moved':
+      return `${fact.name} is now ${fact.place} of ${fact.of}.`;
+    default:
+      return undefined;
+  }
+}
