@@ -4,6 +4,7 @@ import {
   musicSchema,
   pitchRange,
   planDocumentSchema,
+  planSchemaVersion,
   signUpSchema,
   storeEveningSchema,
 } from './index';

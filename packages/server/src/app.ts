@@ -3,9 +3,16 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
+import { openApi } from '@wide-fern/contract';
+import type { Route } from './access/endpoint';
+import { whoIs } from './access/whoIs';
 import { accountRoutes } from './account/account.routes';
 import { choirRoutes } from './choir/choir.routes';
+import { keepDemoFresh } from './demo/demo.service';
+import { demoRoutes } from './demo/demo.routes';
 import { eveningRoutes } from './evening/evening.routes';
+import { eventsRoutes } from './events/events.routes';
+import type { ChangeHub } from './events/hub';
 import { exercisesRoutes } from './exercises/exercises.routes';
 import { health } from './http/health';
 import { errorHandler } from './http/errors';
@@ -13,23 +20,23 @@ import { attemptLimits } from './http/limits';
 import { mount } from './http/mount';
 import { pages } from './http/pages';
 import { notFound } from './http/problem';
-import type { Route } from './http/route';
 import { sameOriginOnly, securityHeaders } from './http/security';
 import { piecesRoutes } from './pieces/pieces.routes';
 import { planRoutes } from './plan/plan.routes';
+import { presenceRoutes } from './presence/presence.routes';
 import { voicesRoutes } from './voices/voices.routes';
 
-/** The largest body that is read: a roster of 2,000 singers or a plan of forty long segments stay below. */
-const bodyLimit = '3mb';
-
 /** Every route of the interface, in one list, so that a test can walk them all. */
-export const allRoutes = (orm: MikroORM): Route[] => [
-  ...accountRoutes(attemptLimits(orm)),
+export const allRoutes = (hub: ChangeHub): Route[] => [
+  ...accountRoutes,
   ...choirRoutes,
+  ...demoRoutes,
   ...eveningRoutes,
+  ...eventsRoutes(hub),
   ...exercisesRoutes,
   ...piecesRoutes,
   ...planRoutes,
+  ...presenceRoutes,
   ...voicesRoutes,
 ];
 
@@ -49,27 +56,53 @@ const requestLog =
     next();
   };
 
+/** A stream of events is sent as it comes, not gathered to be made smaller. */
+const isCompressed: compression.CompressionFilter = (request, response) =>
+  response.getHeader('Content-Type') !== 'text/event-stream' &&
+  compression.filter(request, response);
+
+/** The interface described for other programs; made when it is first asked for. */
+function description(): express.RequestHandler {
+  let made: unknown;
+  return (_request, response) => {
+    response.json((made ??= openApi()));
+  };
+}
+
 /** The whole application: interface, pages and errors. */
 export function createApp(options: {
   readonly orm: MikroORM;
   readonly log: Logger;
+  readonly hub: ChangeHub;
   /** The built pages' folder; without it only the interface answers. */
   readonly webRoot?: string;
   /** How many proxies in front are trusted to say who calls, and over what. */
   readonly trustedProxies?: number;
+  /** Whether every reply is checked against the contract: in tests. */
+  readonly checkReplies?: boolean;
 }): Express {
-  const { orm, log, webRoot, trustedProxies = 0 } = options;
+  const { orm, log, hub, webRoot, trustedProxies = 0, checkReplies = false } = options;
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', trustedProxies);
   app.use(requestLog(log));
   app.use(securityHeaders());
-  app.use(compression());
-  app.use('/api', sameOriginOnly, express.json({ limit: bodyLimit }));
+  app.use(compression({ filter: isCompressed }));
+  app.use('/api', sameOriginOnly);
   app.get('/api/health', health(orm));
-  app.use('/api', mount(orm, allRoutes(orm)));
+  app.get('/api/openapi.json', description());
+  app.use(
+    '/api',
+    mount(allRoutes(hub), {
+      orm,
+      whoIs,
+      limits: attemptLimits(orm),
+      prepare: keepDemoFresh,
+      checkReplies,
+    }),
+  );
   app.use('/api', () => {
-    throw notFound('This address');
+    throw notFound('address');
   });
   if (webRoot) app.use(pages(webRoot));
   app.use(errorHandler(log));

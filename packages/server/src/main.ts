@@ -2,6 +2,7 @@ import type { Server } from 'node:http';
 import { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';
 import { createApp } from './app';
+import { changeHub } from './events/hub';
 import { migrate } from './db/migrate';
 import { ormConfig } from './db/orm.config';
 import { seedDemo } from './demo/seed';
@@ -28,10 +29,13 @@ const orm = await MikroORM.init(ormConfig(DATABASE_URL));
 await migrate(orm);
 if (process.env.DEMO !== 'no' && (await seedDemo(orm.em.fork()))) log.info('demo choir loaded');
 
+const hub = changeHub(DATABASE_URL, log);
 const app = createApp({
   orm,
   log,
+  hub,
   trustedProxies: Number(TRUSTED_PROXIES),
+  checkReplies: process.env.CHECK_REPLIES === 'yes',
   ...(WEB_ROOT ? { webRoot: WEB_ROOT } : {}),
 });
 const server: Server = app.listen(port, host, (error?: Error) => {
@@ -53,6 +57,7 @@ async function stop(): Promise<void> {
   stopping = true;
   const closed = new Promise<void>((done) => server.close(() => done()));
   server.closeIdleConnections();
+  await hub.close();
   // A connection that hangs does not keep us; what was acknowledged is stored already.
   const late = setTimeout(() => server.closeAllConnections(), 3000);
   await closed;

@@ -16,3 +16,4 @@ export * from './plan/compare';
 export * from './plan/edits';
 export * from './plan/needs';
 export * from './plan/words';
+export * from './problems';

@@ -1,21 +1,16 @@
 import { UniqueConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
 import type { ChangePassword, Session, SignIn, SignUp } from '@wide-fern/contract';
-import { Member } from '../choir/choir.entity';
+import { Choir, Member } from '../db/entities/choir';
 import { createChoir } from '../choir/choir.service';
-import { findDemoDirector } from '../demo/demo.service';
-import { Problem } from '../http/problem';
-import { Account } from './account.entity';
+import { problem } from '../http/problem';
+import { Account } from '../db/entities/account';
 import { hashPassword, isPassword, noPassword } from './password';
 
 /** The account an e-mail and password belong to. */
 export async function signIn(em: EntityManager, { email, password }: SignIn): Promise<Account> {
   const account = await em.findOne(Account, { email });
   if (!(await isPassword(account?.passwordHash, password)) || !account) {
-    throw new Problem(
-      401,
-      'wrong_password',
-      'E-mail and password do not go together. Check both and try again.',
-    );
+    throw problem('wrong_password');
   }
   return account;
 }
@@ -33,8 +28,7 @@ export async function signUp(em: EntityManager, wanted: SignUp): Promise<Account
     });
   } catch (error) {
     if (!(error instanceof UniqueConstraintViolationException)) throw error;
-    const message = 'There is an account with this e-mail already. Sign in with it.';
-    throw new Problem(409, 'email_taken', message, { email: message });
+    throw problem('email_taken').at('email');
   }
 }
 
@@ -44,11 +38,10 @@ export async function changePassword(
   { current, next }: ChangePassword,
 ): Promise<void> {
   if (account.passwordHash === noPassword) {
-    throw new Problem(403, 'demo_account', 'People of the demo have no password to change.');
+    throw problem('demo_account');
   }
   if (!(await isPassword(account.passwordHash, current))) {
-    const message = 'This is not your present password.';
-    throw new Problem(403, 'wrong_password', message, { current: message });
+    throw problem('wrong_present_password').at('current');
   }
   account.passwordHash = await hashPassword(next);
   await em.flush();
@@ -59,7 +52,7 @@ export async function describeSession(
   em: EntityManager,
   account: Account | undefined,
 ): Promise<Session> {
-  const demo = (await findDemoDirector(em)) !== null;
+  const demo = (await em.count(Choir, { demoAnchor: { $ne: null } })) > 0;
   if (!account) return { account: null, choirs: [], demo };
   const members = await em.find(
     Member,

@@ -5,7 +5,7 @@ import supertest from 'supertest';
 import { createApp } from '../app';
 import { testDatabase } from '../testing/database';
 import { keptLog, password, signUp, testApp } from '../testing/people';
-import { Account, AccountSession, Attempt } from './account.entity';
+import { Account, AccountSession, Attempt } from '../db/entities/account';
 
 const database = testDatabase();
 
@@ -43,7 +43,12 @@ describe('accounts', () => {
     const plain = await supertest(app).post('/api/accounts').send(wanted).expect(201);
     expect(plain.headers['set-cookie']?.[0]).toMatch(/HttpOnly; SameSite=Lax/);
     expect(plain.headers['set-cookie']?.[0]).not.toContain('Secure');
-    const behind = createApp({ orm: database.orm, log: keptLog().log, trustedProxies: 1 });
+    const behind = createApp({
+      orm: database.orm,
+      hub: database.hub,
+      log: keptLog().log,
+      trustedProxies: 1,
+    });
     const safe = await supertest(behind)
       .post('/api/session')
       .set('X-Forwarded-Proto', 'https')

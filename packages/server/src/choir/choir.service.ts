@@ -1,11 +1,11 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { AddMember, Member as MemberView, Role } from '@wide-fern/contract';
 import { mixedChoir } from '@wide-fern/core';
-import { Account } from '../account/account.entity';
-import { notFound, Problem } from '../http/problem';
+import { Account } from '../db/entities/account';
+import { notFound, problem } from '../http/problem';
 import { addPart } from '../voices/parts.service';
-import type { VoicePart } from '../voices/voices.entity';
-import { Choir, Member } from './choir.entity';
+import type { VoicePart } from '../db/entities/voices';
+import { Choir, Member } from '../db/entities/choir';
 
 /** A new choir with the parts of a mixed one and its first director; the caller flushes. */
 export function createChoir(
@@ -17,16 +17,6 @@ export function createChoir(
   em.create(Member, { choir, account: director, role: 'director' });
   const parts = mixedChoir.map((part, position) => addPart(em, choir, part, position));
   return { choir, parts };
-}
-
-/** A person's choir and role in it; undefined when there is none. */
-export async function membershipOf(
-  em: EntityManager,
-  account: Account,
-  choir: string,
-): Promise<{ choir: Choir; role: Role } | undefined> {
-  const member = await em.findOne(Member, { account, choir }, { populate: ['choir'] });
-  return member ? { choir: member.choir, role: member.role } : undefined;
 }
 
 const asView = (member: Member): MemberView => ({
@@ -53,8 +43,7 @@ export async function addMember(
 ): Promise<MemberView> {
   const account = await em.findOne(Account, { email });
   if (!account) {
-    const message = 'Nobody has an account with this e-mail yet. Ask them to make one first.';
-    throw new Problem(404, 'no_such_account', message, { email: message });
+    throw problem('no_such_account').at('email');
   }
   const known = await em.findOne(Member, { choir, account });
   if (known) return changeRole(em, choir, known.id, role);
@@ -76,14 +65,11 @@ async function changeMember<T>(
   return em.transactional(async (inner) => {
     await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
     const member = await inner.findOne(Member, { id, choir }, { populate: ['account'] });
-    if (!member) throw notFound('This member');
+    if (!member) throw notFound('member');
     const directors = await inner.count(Member, { choir, role: 'director' });
     return change(inner, member, member.role === 'director' && directors === 1);
   });
 }
-
-const needsDirector = () =>
-  new Problem(409, 'last_director', 'A choir needs a director. Make someone else director first.');
 
 export function changeRole(
   em: EntityManager,
@@ -92,7 +78,7 @@ export function changeRole(
   role: Role,
 ): Promise<MemberView> {
   return changeMember(em, choir, id, (_inner, member, isLastDirector) => {
-    if (isLastDirector && role !== 'director') throw needsDirector();
+    if (isLastDirector && role !== 'director') throw problem('last_director');
     member.role = role;
     return asView(member);
   });
@@ -100,7 +86,7 @@ export function changeRole(
 
 export function removeMember(em: EntityManager, choir: Choir, id: string): Promise<void> {
   return changeMember(em, choir, id, (inner, member, isLastDirector) => {
-    if (isLastDirector) throw needsDirector();
+    if (isLastDirector) throw problem('last_director');
     inner.remove(member);
   });
 }

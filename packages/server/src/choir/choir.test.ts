@@ -3,8 +3,8 @@ import { errorBody, type Member as MemberView } from '@wide-fern/contract';
 import type { Express } from 'express';
 import { testDatabase } from '../testing/database';
 import { signUp, testApp } from '../testing/people';
-import { Singer, VoicePart } from '../voices/voices.entity';
-import { Choir } from './choir.entity';
+import { Singer, VoicePart } from '../db/entities/voices';
+import { Choir } from '../db/entities/choir';
 
 const database = testDatabase();
 

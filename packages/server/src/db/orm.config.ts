@@ -1,12 +1,13 @@
 import { Migrator } from '@mikro-orm/migrations';
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
-import { Account, AccountSession, Attempt } from '../account/account.entity';
-import { Choir, Member } from '../choir/choir.entity';
-import { Evening, EveningTemplate } from '../evening/evening.entity';
-import { ExerciseMark, ExerciseVersion, OwnExercise } from '../exercises/exercises.entity';
-import { Piece, PieceFile, PieceJudgement, PieceMark } from '../pieces/pieces.entity';
-import { Plan } from '../plan/plan.entity';
-import { RangeCheck, Singer, SingerEvening, VoicePart } from '../voices/voices.entity';
+import { Account, AccountSession, Attempt } from './entities/account';
+import { Choir, Member } from './entities/choir';
+import { Evening, EveningTemplate } from './entities/evening';
+import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises';
+import { ChoirChange } from './entities/change';
+import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
+import { Plan, PlanVersion } from './entities/plan';
+import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
 
 /** How the database is mapped; the schema itself changes by migrations only. */
@@ -28,6 +29,8 @@ export const ormConfig = (clientUrl: string) =>
       Evening,
       EveningTemplate,
       Plan,
+      PlanVersion,
+      ChoirChange,
       RangeCheck,
       SingerEvening,
       OwnExercise,

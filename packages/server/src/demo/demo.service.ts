@@ -1,11 +1,11 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { demoChoir } from '@wide-fern/catalogue/demo';
-import type { Account } from '../account/account.entity';
-import { Choir, Member } from '../choir/choir.entity';
-import { PieceJudgement } from '../pieces/pieces.entity';
-import { RangeCheck, Singer, SingerEvening } from '../voices/voices.entity';
-import { Evening } from '../evening/evening.entity';
-import { dateIn, dateLater, daysLater, momentOf } from '../evening/zone';
+import type { Account } from '../db/entities/account';
+import { Choir, Member } from '../db/entities/choir';
+import { PieceJudgement } from '../db/entities/pieces';
+import { RangeCheck, Singer, SingerEvening } from '../db/entities/voices';
+import { Evening } from '../db/entities/evening';
+import { dateIn, dateLater, daysLater, momentOf } from '../time/zone';
 
 /** The coming rehearsal day of the demo choir, today until its evening has ended: «2026-12-01». */
 export function comingRehearsal(now: Date): string {
@@ -32,9 +32,10 @@ export async function keepDemoFresh(
   choir: Choir,
   now = new Date(),
 ): Promise<void> {
+  if (!choir.demoAnchor) return;
   const anchor = choir.demoAnchor;
   const coming = comingRehearsal(now);
-  if (!anchor || anchor === coming) return;
+  if (anchor === coming) return;
   await em.transactional(async (inner) => {
     // Two windows may ask at once; only the first moves the dates.
     const moved = await inner.nativeUpdate(

@@ -1,11 +1,11 @@
 import { planDocumentSchema } from '@wide-fern/contract';
 import supertest from 'supertest';
-import { Choir } from '../choir/choir.entity';
-import { Singer, SingerEvening } from '../voices/voices.entity';
-import { Evening } from '../evening/evening.entity';
-import { dateIn } from '../evening/zone';
-import { PieceJudgement } from '../pieces/pieces.entity';
-import { Plan } from '../plan/plan.entity';
+import { Choir } from '../db/entities/choir';
+import { Singer, SingerEvening } from '../db/entities/voices';
+import { Evening } from '../db/entities/evening';
+import { dateIn } from '../time/zone';
+import { PieceJudgement } from '../db/entities/pieces';
+import { Plan } from '../db/entities/plan';
 import { testDatabase } from '../testing/database';
 import { testApp } from '../testing/people';
 import { comingRehearsal, keepDemoFresh } from './demo.service';

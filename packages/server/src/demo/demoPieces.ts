@@ -8,9 +8,9 @@ import {
 } from '@wide-fern/catalogue/demo';
 import { guessParts, readingOfScore } from '@wide-fern/core';
 import { compress, writeScoreXml } from '@wide-fern/interchange';
-import type { Account } from '../account/account.entity';
-import type { Choir } from '../choir/choir.entity';
-import { Piece, PieceFile, PieceJudgement, PieceMark } from '../pieces/pieces.entity';
+import type { Account } from '../db/entities/account';
+import type { Choir } from '../db/entities/choir';
+import { Piece, PieceFile, PieceJudgement, PieceMark } from '../db/entities/pieces';
 
 /** The file a demo piece ships as: MusicXML, compressed where its name says so. */
 export function demoFile({ file, score }: DemoScore): Buffer {

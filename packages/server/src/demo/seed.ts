@@ -7,17 +7,18 @@ import {
   demoSingers,
   type DemoSegment,
 } from '@wide-fern/catalogue/demo';
+import { emptyDocument } from '@wide-fern/plan';
 import type { AgendaItem, Segment } from '@wide-fern/contract';
-import { Account } from '../account/account.entity';
+import { Account } from '../db/entities/account';
 import { noPassword } from '../account/password';
-import { Choir, Member } from '../choir/choir.entity';
-import { toColumns } from '../voices/limits';
-import { RangeCheck, Singer } from '../voices/voices.entity';
+import { Choir, Member } from '../db/entities/choir';
+import { toColumns } from '../db/entities/limits';
+import { RangeCheck, Singer } from '../db/entities/voices';
 import { createChoir } from '../choir/choir.service';
-import { Evening } from '../evening/evening.entity';
-import { tonightFor } from '../evening/tonight.service';
-import { dateLater, momentOf } from '../evening/zone';
-import { Plan } from '../plan/plan.entity';
+import { Evening } from '../db/entities/evening';
+import { tonightFor } from '../tonight/tonight.service';
+import { dateLater, momentOf } from '../time/zone';
+import { Plan } from '../db/entities/plan';
 import { addDemoPieces } from './demoPieces';
 import { comingRehearsal } from './demo.service';
 
@@ -100,7 +101,7 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
         choir,
         evening,
         item: 'warm-up',
-        document: { schema: 1, tonight, segments: plan.map(asSegment) },
+        document: { ...emptyDocument(tonight), segments: plan.map(asSegment) },
         savedAt: now < evening.startsAt ? now : evening.startsAt,
         savedBy: director!.account,
       });

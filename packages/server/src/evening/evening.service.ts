@@ -6,15 +6,15 @@ import {
   type EveningSummary,
   type StoreEvening,
 } from '@wide-fern/contract';
-import type { Account } from '../account/account.entity';
-import type { Choir } from '../choir/choir.entity';
-import { keepDemoFresh } from '../demo/demo.service';
-import { notFound, Problem } from '../http/problem';
-import { Piece } from '../pieces/pieces.entity';
-import { Plan } from '../plan/plan.entity';
-import { Evening } from './evening.entity';
-import { tonightFor, wishesFor } from './tonight.service';
-import { dateIn, dateLater, momentOf, timeIn } from './zone';
+import type { Account } from '../db/entities/account';
+import type { Choir } from '../db/entities/choir';
+import { pageOfRows, type PageOf } from '../db/page';
+import { notFound, problem } from '../http/problem';
+import { Piece } from '../db/entities/pieces';
+import { Plan } from '../db/entities/plan';
+import { Evening } from '../db/entities/evening';
+import { tonightFor, wishesFor } from '../tonight/tonight.service';
+import { dateIn, dateLater, momentOf, timeIn } from '../time/zone';
 
 const asSummary = (evening: Evening): EveningSummary => ({
   id: evening.id,
@@ -24,16 +24,20 @@ const asSummary = (evening: Evening): EveningSummary => ({
   place: evening.place,
 });
 
-/** All evenings of a choir, from the first to the last. */
-export async function listEvenings(em: EntityManager, choir: Choir): Promise<EveningSummary[]> {
-  await keepDemoFresh(em, choir);
-  const evenings = await em.find(Evening, { choir }, { orderBy: { startsAt: 'asc' } });
-  return evenings.map(asSummary);
+/** The evenings of a choir, from the first to the last, a page at a time. */
+export async function listEvenings(
+  em: EntityManager,
+  choir: Choir,
+  after: string | undefined,
+): Promise<PageOf<EveningSummary>> {
+  const orderBy = { startsAt: 'asc', id: 'asc' } as const;
+  const { items, next } = await pageOfRows(em, Evening, { choir }, { orderBy, after });
+  return { items: items.map(asSummary), next };
 }
 
 export async function findEvening(em: EntityManager, choir: Choir, id: string): Promise<Evening> {
   const evening = await em.findOne(Evening, { id, choir });
-  if (!evening) throw notFound('This evening');
+  if (!evening) throw notFound('evening');
   return evening;
 }
 
@@ -67,8 +71,7 @@ async function columnsOf(em: EntityManager, choir: Choir, evening: StoreEvening)
   const wanted = [...new Set(agenda.flatMap(({ piece }) => piece ?? []))];
   const here = await em.count(Piece, { choir, id: { $in: wanted } });
   if (here < wanted.length) {
-    const message = 'A piece on this evening is not here any more. Choose another one for it.';
-    throw new Problem(400, 'invalid', message, { agenda: message });
+    throw problem('invalid', { what: 'piece-gone' }).at('agenda');
   }
   return {
     name: name || null,
@@ -116,9 +119,8 @@ export async function changeEvening(
     return kind !== 'warm-up' && kind !== 'cool-down';
   });
   if (lost) {
-    const title = evening.agenda.find((item) => item.id === lost.item)?.title ?? 'a warm-up';
-    const message = `“${title}” has a plan. Leave it in the evening, or take its segments out first.`;
-    throw new Problem(409, 'has_plan', message, { agenda: message });
+    const title = evening.agenda.find((item) => item.id === lost.item)?.title;
+    throw problem('has_plan', title).at('agenda');
   }
   em.assign(evening, await columnsOf(em, choir, wanted));
   await em.flush();

@@ -1,9 +1,16 @@
 import { randomUUID } from 'node:crypto';
-import { errorBody, eveningSchema, templateSchema, type EveningSummary } from '@wide-fern/contract';
+import {
+  errorBody,
+  eveningSchema,
+  eveningSummarySchema,
+  pageOf,
+  templateSchema,
+  type EveningSummary,
+} from '@wide-fern/contract';
 import { mixedChoir } from '@wide-fern/core';
 import type { Express } from 'express';
-import { Choir } from '../choir/choir.entity';
-import { Singer, VoicePart } from '../voices/voices.entity';
+import { Choir } from '../db/entities/choir';
+import { Singer, VoicePart } from '../db/entities/voices';
 import { testDatabase } from '../testing/database';
 import {
   addEvening,
@@ -14,7 +21,7 @@ import {
   typedEvening,
   type Person,
 } from '../testing/people';
-import { daysLater, momentOf } from './zone';
+import { daysLater, momentOf } from '../time/zone';
 
 const database = testDatabase();
 
@@ -63,8 +70,8 @@ describe('evenings', () => {
   it('are listed in order, none or thousands', async () => {
     const fresh = await signUp(app);
     const list = async () =>
-      (await fresh.agent.get(`/api/choirs/${fresh.choir}/evenings`).expect(200))
-        .body as EveningSummary[];
+      (await fresh.agent.get(`/api/choirs/${fresh.choir}/evenings`).expect(200)).body
+        .items as EveningSummary[];
     expect(await list()).toEqual([]);
     await addEvening(fresh, '2031-01-02');
     await addEvening(fresh, '2030-01-02');
@@ -75,7 +82,19 @@ describe('evenings', () => {
        from generate_series(1, 1998) n`,
       [fresh.choir],
     );
-    expect(await list()).toHaveLength(2000);
+    const all: EveningSummary[] = [];
+    for (let after = ''; ;) {
+      const path = `/api/choirs/${fresh.choir}/evenings${after}`;
+      const { items, next } = pageOf(eveningSummarySchema).parse(
+        (await fresh.agent.get(path)).body,
+      );
+      all.push(...items);
+      if (next === null) break;
+      after = `?after=${encodeURIComponent(next)}`;
+    }
+    expect(new Set(all.map(({ id }) => id)).size).toBe(2000);
+    const starts = all.map(({ startsAt }) => startsAt);
+    expect(starts).toEqual([...starts].sort());
   });
 
   it('rest on the parts’ usual figures while nobody is on record, then on the singers', async () => {
@@ -109,7 +128,7 @@ describe('changing evenings', () => {
   });
   const at = (path: string) => `/api/choirs/${person.choir}${path}`;
   const summaries = async () =>
-    (await person.agent.get(at('/evenings')).expect(200)).body as EveningSummary[];
+    (await person.agent.get(at('/evenings')).expect(200)).body.items as EveningSummary[];
 
   it('moves one, from the version it was at', async () => {
     const { id, version } = await addEvening(person);
@@ -153,7 +172,7 @@ describe('changing evenings', () => {
     const document = documentOf(evening, ['coat-off']);
     await person.agent
       .put(planPath(person.choir, evening.id))
-      .send({ version: 0, document })
+      .send({ version: 0, document, edits: [] })
       .expect(200);
     const without = { version: evening.version, evening: typedEvening({ agenda: [] }) };
     const refused = await person.agent
@@ -176,7 +195,7 @@ describe('changing evenings', () => {
     const document = documentOf(evening, ['coat-off']);
     await person.agent
       .put(planPath(person.choir, evening.id))
-      .send({ version: 0, document })
+      .send({ version: 0, document, edits: [] })
       .expect(200);
     const { body } = await person.agent
       .post(at(`/evenings/${evening.id}/copies`))
@@ -219,7 +238,7 @@ describe('changing evenings', () => {
     const document = documentOf(evening, ['coat-off']);
     await person.agent
       .put(planPath(person.choir, evening.id))
-      .send({ version: 0, document })
+      .send({ version: 0, document, edits: [] })
       .expect(200);
     await person.agent.delete(at(`/evenings/${evening.id}`)).expect(204);
     await person.agent.get(at(`/evenings/${evening.id}`)).expect(404);

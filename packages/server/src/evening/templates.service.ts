@@ -1,8 +1,8 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { StoreTemplate, Template } from '@wide-fern/contract';
-import type { Choir } from '../choir/choir.entity';
-import { notFound, Problem } from '../http/problem';
-import { EveningTemplate } from './evening.entity';
+import type { Choir } from '../db/entities/choir';
+import { notFound, problem } from '../http/problem';
+import { EveningTemplate } from '../db/entities/evening';
 
 /** A choir keeps at most so many. */
 const mostTemplates = 40;
@@ -18,11 +18,7 @@ export async function addTemplate(
   document: StoreTemplate,
 ): Promise<Template> {
   if ((await em.count(EveningTemplate, { choir })) >= mostTemplates) {
-    throw new Problem(
-      409,
-      'too_many',
-      `A choir keeps at most ${mostTemplates} of these. Throw some away first.`,
-    );
+    throw problem('too_many', { of: 'templates', most: mostTemplates });
   }
   const made = em.create(EveningTemplate, { choir, document });
   await em.flush();
@@ -31,7 +27,7 @@ export async function addTemplate(
 
 export async function removeTemplate(em: EntityManager, choir: Choir, id: string): Promise<void> {
   const found = await em.findOne(EveningTemplate, { id, choir });
-  if (!found) throw notFound('This evening to begin from');
+  if (!found) throw notFound('template');
   em.remove(found);
   await em.flush();
 }

@@ -1,9 +1,4 @@
-import {
-  changeExerciseSchema,
-  exerciseMarkSchema,
-  storeExercisesSchema,
-} from '@wide-fern/contract';
-import { inChoir, type Route } from '../http/route';
+import { endpoint, type Route } from '../access/endpoint';
 import {
   changeExercise,
   listVersions,
@@ -13,62 +8,25 @@ import {
   storeExercises,
 } from './exercises.service';
 
-const exercises = '/choirs/:choir/exercises';
-const one = `${exercises}/:exercise`;
-
 /** Readers look; who leads makes, changes and marks. */
 export const exercisesRoutes: readonly Route[] = [
-  inChoir('reader', {
-    method: 'get',
-    path: exercises,
-    handle: async ({ em, choir }) => ({ body: await showExercises(em, choir) }),
-  }),
-  inChoir('deputy', {
-    method: 'post',
-    path: exercises,
-    body: storeExercisesSchema,
-    handle: async ({ em, choir, account, body }) => ({
-      status: 201,
-      body: await storeExercises(em, { choir, account }, body.exercises),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'put',
-    path: one,
-    body: changeExerciseSchema,
-    handle: async ({ em, choir, account, params, body }) => ({
-      body: await changeExercise(em, { choir, account, code: params.exercise! }, body),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'delete',
-    path: one,
-    handle: async ({ em, choir, params }) => {
-      await setRemoved(em, choir, params.exercise!, true);
-      return {};
-    },
-  }),
-  inChoir('deputy', {
-    method: 'post',
-    path: `${one}/back`,
-    handle: async ({ em, choir, params }) => {
-      await setRemoved(em, choir, params.exercise!, false);
-      return {};
-    },
-  }),
-  inChoir('reader', {
-    method: 'get',
-    path: `${one}/versions`,
-    handle: async ({ em, choir, params }) => ({
-      body: await listVersions(em, choir, params.exercise!),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'put',
-    path: `${one}/mark`,
-    body: exerciseMarkSchema,
-    handle: async ({ em, choir, params, body }) => ({
-      body: await markExercise(em, choir, params.exercise!, body),
-    }),
-  }),
+  endpoint('showExercises', ({ em, choir }) => showExercises(em, choir)),
+  endpoint('storeExercises', ({ em, choir, account, body }) =>
+    storeExercises(em, { choir, account }, body.exercises),
+  ),
+  endpoint('changeExercise', ({ em, choir, account, params, body }) =>
+    changeExercise(em, { choir, account, code: params.exercise }, body),
+  ),
+  endpoint('removeExercise', ({ em, choir, params }) =>
+    setRemoved(em, choir, params.exercise, true),
+  ),
+  endpoint('bringExerciseBack', ({ em, choir, params }) =>
+    setRemoved(em, choir, params.exercise, false),
+  ),
+  endpoint('listExerciseVersions', ({ em, choir, params, query }) =>
+    listVersions(em, choir, params.exercise, query.after),
+  ),
+  endpoint('markExercise', ({ em, choir, params, body }) =>
+    markExercise(em, choir, params.exercise, body),
+  ),
 ];

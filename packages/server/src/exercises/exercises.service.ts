@@ -10,10 +10,11 @@ import {
   type ExerciseVersion as VersionView,
   type StoredExercises,
 } from '@wide-fern/contract';
-import type { Account } from '../account/account.entity';
-import type { Choir } from '../choir/choir.entity';
-import { notFound, Problem } from '../http/problem';
-import { ExerciseMark, ExerciseVersion, OwnExercise } from './exercises.entity';
+import type { Account } from '../db/entities/account';
+import type { Choir } from '../db/entities/choir';
+import { pageOfRows, type PageOf } from '../db/page';
+import { notFound, problem } from '../http/problem';
+import { ExerciseMark, ExerciseVersion, OwnExercise } from '../db/entities/exercises';
 
 const builtInIds: ReadonlySet<string> = new Set(builtIn.map(({ id }) => id));
 
@@ -105,11 +106,7 @@ export async function storeExercises(
       stored.push(row);
     }
     if (here.length + stored.length > mostOwnExercises) {
-      throw new Problem(
-        409,
-        'too_many',
-        `A choir keeps at most ${mostOwnExercises} exercises of its own; ${here.length} are here. Throw some away first.`,
-      );
+      throw problem('too_many', { of: 'exercises', most: mostOwnExercises, here: here.length });
     }
     await inner.flush();
     return { stored: stored.map(asView), alike };
@@ -118,7 +115,7 @@ export async function storeExercises(
 
 async function findOwn(em: EntityManager, choir: Choir, code: string): Promise<OwnExercise> {
   const found = await em.findOne(OwnExercise, { choir, code });
-  if (!found) throw notFound('This exercise');
+  if (!found) throw notFound('exercise');
   return found;
 }
 
@@ -157,24 +154,27 @@ export async function setRemoved(
   ]);
 }
 
-/** Every version an exercise has had, the newest first. */
+/** The versions an exercise has had, the newest first, a page at a time. */
 export async function listVersions(
   em: EntityManager,
   choir: Choir,
   code: string,
-): Promise<VersionView[]> {
+  after: string | undefined,
+): Promise<PageOf<VersionView>> {
   const exercise = await findOwn(em, choir, code);
-  const versions = await em.find(
+  const { items, next } = await pageOfRows(
+    em,
     ExerciseVersion,
     { exercise },
-    { populate: ['savedBy'], orderBy: { version: 'desc' } },
+    { populate: ['savedBy'], orderBy: { version: 'desc' }, after },
   );
-  return versions.map(({ version, savedAt, savedBy, document }) => ({
+  const versions = items.map(({ version, savedAt, savedBy, document }) => ({
     version,
     savedAt: savedAt.toISOString(),
     savedBy: savedBy?.name ?? '',
     exercise: { ...document, id: code, version },
   }));
+  return { items: versions, next };
 }
 
 /** Keeps what a choir thinks of an exercise, built in or its own. */

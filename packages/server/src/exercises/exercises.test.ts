@@ -44,7 +44,7 @@ describe('a choir’s own exercises', () => {
     expect((await show()).own).toEqual([own({ cue, version: 2 })]);
     const { body } = await person.agent.get(path('/own-hum/versions')).expect(200);
     expect(
-      (body as ExerciseVersion[]).map(({ version, savedBy, exercise }) => [
+      (body as { items: ExerciseVersion[] }).items.map(({ version, savedBy, exercise }) => [
         version,
         savedBy,
         exercise.cue,
@@ -147,7 +147,7 @@ describe('when an exercise was last used', () => {
       const evening = await addEvening(person, date);
       await person.agent
         .put(planPath(person.choir, evening.id))
-        .send({ version: 0, document: documentOf(evening, ids) })
+        .send({ version: 0, document: documentOf(evening, ids), edits: [] })
         .expect(200);
     }
     const { lastUsed } = (await person.agent.get(`/api/choirs/${person.choir}/exercises`))

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { ConnectionException, OptimisticLockError } from '@mikro-orm/postgresql';
 import type { ErrorRequestHandler } from 'express';
 import type { Logger } from 'pino';
-import { notFound, Problem } from './problem';
+import { notFound, problem, Problem } from './problem';
 
 /** Errors of the body parser and of the static files say what they are by `type` and `status`. */
 interface ParserError {
@@ -26,33 +26,17 @@ function isDatabaseAway(error: unknown): boolean {
 
 function asProblem(error: unknown): Problem | undefined {
   if (error instanceof Problem) return error;
-  if (error instanceof OptimisticLockError) return changedMeanwhile();
+  if (error instanceof OptimisticLockError) return problem('changed_meanwhile');
   const { type, status } = error as ParserError;
-  if (type === 'entity.too.large') {
-    return new Problem(413, 'too_large', 'This is too much at once; send less.');
-  }
-  if (type === 'entity.parse.failed') {
-    return new Problem(400, 'bad_json', 'The body is no JSON. Check how it is written.');
-  }
-  if (status === 404) return notFound('This address');
+  if (type === 'entity.too.large') return problem('too_large', 'body');
+  if (type === 'entity.parse.failed') return problem('bad_json', 'broken');
+  if (status === 404) return notFound('address');
   if (typeof status === 'number' && status >= 400 && status < 500) {
-    return new Problem(status, 'bad_request', 'This request could not be read.');
+    return problem('bad_request', 'request');
   }
-  if (error instanceof URIError)
-    return new Problem(400, 'bad_request', 'This address is not valid.');
-  if (isDatabaseAway(error)) {
-    return new Problem(
-      503,
-      'database_away',
-      'The database cannot be reached just now. Nothing was changed; try again in a moment.',
-    );
-  }
-  return undefined;
+  if (error instanceof URIError) return problem('bad_request', 'address');
+  return isDatabaseAway(error) ? problem('database_away') : undefined;
 }
-
-/** Someone else saved in between. */
-export const changedMeanwhile = () =>
-  new Problem(409, 'changed_meanwhile', 'This was changed meanwhile. Look at both and choose.');
 
 /** Turns whatever was thrown into the one error shape; what nobody expected is logged with an id and shown with it. */
 export function errorHandler(log: Logger): ErrorRequestHandler {
@@ -62,18 +46,10 @@ export function errorHandler(log: Logger): ErrorRequestHandler {
       return;
     }
     const known = asProblem(error);
-    if (known) {
-      if (known.status >= 500) log.warn({ err: error }, known.code);
-      response.status(known.status).json(known.body);
-      return;
-    }
+    if (known && known.status >= 500) log.warn({ err: error }, known.code);
     const id = randomUUID().slice(0, 8);
-    log.error({ err: error, errorId: id }, 'unexpected');
-    const problem = new Problem(
-      500,
-      'unexpected',
-      `Something went wrong on the server (${id}). Nothing was changed; try again, and tell who runs it if it stays.`,
-    );
-    response.status(500).json(problem.body);
+    if (!known) log.error({ err: error, errorId: id }, 'unexpected');
+    const { status, body } = known ?? problem('unexpected', id);
+    response.status(status).json(body);
   };
 }

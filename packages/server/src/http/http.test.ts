@@ -26,7 +26,7 @@ describe('health', () => {
       ...ormConfig('postgresql://choir@127.0.0.1:1/none'),
       connect: false,
     });
-    const app = createApp({ orm, log: keptLog().log });
+    const app = createApp({ orm, hub: database.hub, log: keptLog().log });
     const health = await supertest(app).get('/api/health').expect(503);
     expect(health.body).toMatchObject({ process: 'ok', database: 'away' });
     const session = await supertest(app).get('/api/session').expect(503);
@@ -75,7 +75,12 @@ describe('the pages', () => {
   afterAll(() => rmSync(root, { recursive: true }));
 
   it('answer unknown addresses with the application, assets for a year, compressed where it can be', async () => {
-    const app = createApp({ orm: database.orm, log: keptLog().log, webRoot: root });
+    const app = createApp({
+      orm: database.orm,
+      hub: database.hub,
+      log: keptLog().log,
+      webRoot: root,
+    });
     const page = await supertest(app).get('/evenings/any/plan').expect(200);
     expect(page.text).toContain('here');
     expect(page.headers['cache-control']).toBe('no-cache');

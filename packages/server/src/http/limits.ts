@@ -7,7 +7,7 @@ import {
   type ClientRateLimitInfo,
   type Store,
 } from 'express-rate-limit';
-import { Problem } from './problem';
+import { problem } from './problem';
 
 const windowMs = 15 * 60_000;
 
@@ -55,11 +55,7 @@ function limit(
     standardHeaders: 'draft-8',
     legacyHeaders: false,
     handler: () => {
-      throw new Problem(
-        429,
-        'too_many_attempts',
-        'Too many attempts. Wait a quarter of an hour, then try again.',
-      );
+      throw problem('too_many_attempts', windowMs / 60_000);
     },
   });
 }

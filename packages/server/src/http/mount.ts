@@ -1,101 +1,141 @@
-import type { MikroORM } from '@mikro-orm/postgresql';
-import { uuid } from '@wide-fern/contract';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
+import {
+  described,
+  namedIds,
+  placeOf,
+  uuid,
+  type Described,
+  type EndpointName,
+} from '@wide-fern/contract';
 import { parse as parseCookies } from 'cookie';
-import express, { Router, type CookieOptions, type Request, type Response } from 'express';
-import { accountOf } from '../account/session.service';
-import { membershipOf } from '../choir/choir.service';
-import { notFound, Problem } from './problem';
-import { mayUse, type Reply, type Route, type Who } from './route';
+import {
+  Router,
+  type CookieOptions,
+  type Request,
+  type RequestHandler,
+  type Response,
+} from 'express';
+import { checkedBody, checkedQuery, readBody } from './body';
+import {
+  refuseUnlessAllowed,
+  Streaming,
+  WithSession,
+  type Call,
+  type Route,
+  type SessionCookie,
+  type Who,
+} from './endpoint';
+import { notFound } from './problem';
 
 export const sessionCookie = 'wide_fern_session';
 
+/** What the routes rest on that this folder knows nothing of. */
+export interface Mounting<Account, Choir> {
+  readonly orm: MikroORM;
+  /** Who a token belongs to, and that account's place in a choir. */
+  readonly whoIs: (
+    em: EntityManager,
+    token: string | undefined,
+    choir: string | undefined,
+  ) => Promise<Who<Account, Choir>>;
+  /** Counts attempts at endpoints that limit them. */
+  readonly limits: readonly RequestHandler[];
+  /** What is done before a choir's endpoint answers. */
+  readonly prepare?: (em: EntityManager, choir: Choir) => Promise<void>;
+  /** Whether every reply is checked against the contract: in tests. */
+  readonly checkReplies?: boolean;
+}
+
 /** Agenda items and exercises have ids of their own; all others in paths are UUIDs, or simply not here. */
-const namedIds = ['item', 'exercise'];
 function checkIds(params: Readonly<Record<string, string>>): void {
   for (const [name, value] of Object.entries(params)) {
     if (!namedIds.includes(name) && !uuid.safeParse(value).success) throw notFound();
   }
 }
 
-/** Reads a body that is a file. */
-async function readRaw(request: Request, response: Response, limit: number): Promise<void> {
-  const type = () => true;
-  await new Promise<void>((done, failed) => {
-    express.raw({ type, limit })(request, response, (error?: unknown) => {
-      if (error === undefined) done();
-      else failed(error instanceof Error ? error : new Error('This body could not be read.'));
-    });
-  });
-}
-
-function checkedBody(route: Route, request: Request): unknown {
-  if (!route.body) return undefined;
-  if (request.body === undefined) {
-    throw new Problem(400, 'bad_json', 'Send a JSON body with the content type application/json.');
-  }
-  const result = route.body.safeParse(request.body);
-  if (result.success) return result.data;
-  const fields: Record<string, string> = {};
-  for (const { path, message } of result.error.issues.slice(0, 20)) {
-    fields[path.join('.') || 'body'] ??= message;
-  }
-  const [first] = Object.values(fields);
-  throw new Problem(400, 'invalid', first ?? 'Something in this is not as expected.', fields);
-}
-
-/** The first text of each name behind the question mark. */
-const firstOfEach = (query: Request['query']): Record<string, string> =>
-  Object.fromEntries(
-    Object.entries(query).flatMap(([name, value]) => {
-      const first: unknown = Array.isArray(value) ? value[0] : value;
-      return typeof first === 'string' ? [[name, first]] : [];
-    }),
-  );
-
-function send(request: Request, response: Response, reply: Reply): void {
+function setSession(request: Request, response: Response, session: SessionCookie): void {
   const cookie: CookieOptions = {
     httpOnly: true,
     sameSite: 'lax',
     secure: request.secure,
     path: '/',
   };
-  if (reply.session === null) response.clearCookie(sessionCookie, cookie);
-  else if (reply.session) {
-    response.cookie(sessionCookie, reply.session.token, {
-      ...cookie,
-      expires: reply.session.expiresAt,
-    });
+  if (session === null) response.clearCookie(sessionCookie, cookie);
+  else {
+    response.cookie(sessionCookie, session.token, { ...cookie, expires: session.expiresAt });
   }
-  response.setHeader('Cache-Control', 'no-store');
-  if (reply.file) {
-    response.attachment(reply.file.name).type('application/octet-stream').send(reply.file.bytes);
-    return;
-  }
-  if (reply.body === undefined) response.status(reply.status ?? 204).end();
-  else response.status(reply.status ?? 200).json(reply.body);
 }
 
-/** Puts the routes on a router: ids and bodies checked, the caller known, one transaction scope a call. */
-export function mount(orm: MikroORM, routes: readonly Route[]): Router {
+function send(response: Response, { reply, makes }: Described, body: unknown): void {
+  response.setHeader('Cache-Control', 'no-store');
+  if (reply === undefined) response.status(204).end();
+  else if (reply === 'file') {
+    const { name, bytes } = body as { name: string; bytes: Buffer };
+    response.attachment(name).type('application/octet-stream').send(bytes);
+  } else response.status(makes ? 201 : 200).json(body);
+}
+
+/** Holds a reply against its schema as a reader would find it, after it has been JSON. */
+function checkReply(name: EndpointName, reply: unknown): void {
+  const schema = described(name).reply;
+  if (typeof schema !== 'object') return;
+  const result = schema.safeParse(JSON.parse(JSON.stringify(reply)));
+  if (!result.success) {
+    throw new Error(`The reply of ${name} is not as promised: ${result.error.message}`);
+  }
+}
+
+/** Runs the limits one after the other; each may refuse. */
+async function count(limits: readonly RequestHandler[], request: Request, response: Response) {
+  for (const limit of limits) {
+    await new Promise<void>((done, failed) => {
+      void Promise.resolve(
+        limit(request, response, (error?: unknown) => {
+          if (error === undefined) done();
+          else failed(error instanceof Error ? error : new Error('Refused.'));
+        }),
+      ).catch(failed);
+    });
+  }
+}
+
+/**
+ * Puts the routes on a router. For each call, in this order: the ids in the path, who calls and
+ * whether they may, the body, its limits, what it says, and only then the handler.
+ */
+export function mount<Account, Choir>(
+  routes: readonly Route<Account, Choir>[],
+  { orm, whoIs, limits, prepare, checkReplies = false }: Mounting<Account, Choir>,
+): Router {
   const router = Router();
   for (const route of routes) {
-    router[route.method](route.path, ...(route.before ?? []), async (request, response) => {
+    const one = described(route.name);
+    const { method, path } = placeOf(route.name);
+    const handler: RequestHandler = async (request, response) => {
       const em = orm.em.fork();
       const token = parseCookies(request.headers.cookie ?? '')[sessionCookie];
       const params = request.params as Record<string, string>;
       checkIds(params);
-      const account = await accountOf(em, token);
-      const membership =
-        account && params.choir ? await membershipOf(em, account, params.choir) : undefined;
-      const who: Who = { account, membership };
-      // A stranger learns nothing from what is wrong with the body.
-      const mayGoOn = route.access === 'anyone' || (account && (!params.choir || membership));
-      const mayReply = mayGoOn && (!membership || mayUse(route, membership.role));
-      if (mayReply && route.raw) await readRaw(request, response, route.raw);
-      const body = mayGoOn && (mayReply || !route.raw) ? checkedBody(route, request) : undefined;
-      const query = firstOfEach(request.query);
-      send(request, response, await route.handle({ em, params, query, body, token }, who));
-    });
+      const who = await whoIs(em, token, params.choir);
+      refuseUnlessAllowed(route.access, who);
+      await readBody(one, request, response);
+      if (one.limited) await count(limits, request, response);
+      const body = checkedBody(route.name, request);
+      const query = checkedQuery(route.name, request);
+      if (prepare && who.membership) await prepare(em, who.membership.choir);
+      const call = { em, params, query, body, token } as unknown as Call<EndpointName>;
+      const answer = await route.handle(call, who);
+      if (answer instanceof Streaming) {
+        answer.start(request, response);
+        return;
+      }
+      const withSession = answer instanceof WithSession;
+      const reply: unknown = withSession ? answer.reply : answer;
+      if (checkReplies) checkReply(route.name, reply);
+      if (withSession) setSession(request, response, answer.session);
+      send(response, one, reply);
+    };
+    router[method.toLowerCase() as Lowercase<typeof method>](path, handler);
   }
   return router;
 }

@@ -1,6 +1,6 @@
 import type { RequestHandler } from 'express';
 import helmet from 'helmet';
-import { Problem } from './problem';
+import { problem } from './problem';
 
 /** SHA-256 of nothing: lets emotion open its empty <style>, which it then fills by rule; no inline style text gets in. */
 const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
@@ -37,7 +37,7 @@ export const sameOriginOnly: RequestHandler = (request, _response, next) => {
     next();
     return;
   }
-  throw new Problem(403, 'other_origin', 'This request comes from another site and is refused.');
+  throw problem('other_origin');
 };
 
 function hostOf(origin: string): string | undefined {

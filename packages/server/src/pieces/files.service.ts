@@ -1,8 +1,8 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { largestScoreFile, type KeptFile } from '@wide-fern/contract';
-import type { Choir } from '../choir/choir.entity';
-import { notFound, Problem } from '../http/problem';
-import { PieceFile } from './pieces.entity';
+import type { Choir } from '../db/entities/choir';
+import { notFound, problem } from '../http/problem';
+import { PieceFile } from '../db/entities/pieces';
 
 /** A file nobody made a piece of is thrown away after a day. */
 const keptUnused = "interval '1 day'";
@@ -20,16 +20,12 @@ export async function keepFile(
   em: EntityManager,
   choir: Choir,
   name: string,
-  bytes: Buffer,
+  sent: Uint8Array,
 ): Promise<KeptFile> {
-  if (bytes.length === 0)
-    throw new Problem(400, 'invalid', 'This file is empty. Choose another one.');
+  const bytes = Buffer.from(sent);
+  if (bytes.length === 0) throw problem('invalid', { what: 'file' });
   if (bytes.length > largestScoreFile) {
-    throw new Problem(
-      413,
-      'too_large',
-      'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
-    );
+    throw problem('too_large', 'score');
   }
   await em.execute(
     `delete from piece_file where choir_id = ? and created_at < now() - ${keptUnused}
@@ -53,6 +49,6 @@ export async function fileOfPiece(
       where piece.id = ? and piece.choir_id = ?`,
     [id, choir.id],
   );
-  if (!file) throw notFound('This score');
+  if (!file) throw notFound('score');
   return file;
 }

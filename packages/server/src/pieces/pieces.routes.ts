@@ -1,12 +1,4 @@
-import {
-  changePieceSchema,
-  judgementBodySchema,
-  largestScoreFile,
-  pieceMarkBodySchema,
-  storePieceSchema,
-  z,
-} from '@wide-fern/contract';
-import { inChoir, type Route } from '../http/route';
+import { endpoint, type Route } from '../access/endpoint';
 import { fileOfPiece, keepFile } from './files.service';
 import {
   addJudgement,
@@ -21,106 +13,27 @@ import {
   showPiece,
 } from './pieces.service';
 
-const pieces = '/choirs/:choir/pieces';
-const one = `${pieces}/:piece`;
-const mark = `${one}/marks/:mark`;
-
 /** Readers look; who leads keeps pieces, marks bars and judges runs. */
 export const piecesRoutes: readonly Route[] = [
-  inChoir('reader', {
-    method: 'get',
-    path: pieces,
-    handle: async ({ em, choir }) => ({ body: await listPieces(em, choir) }),
+  endpoint('listPieces', ({ em, choir, query }) => listPieces(em, choir, query.after)),
+  endpoint('addPiece', async ({ em, choir, body }) =>
+    showPiece(em, choir, await addPiece(em, choir, body)),
+  ),
+  endpoint('keepScoreFile', ({ em, choir, query, body }) =>
+    keepFile(em, choir, query.name ?? '', body),
+  ),
+  endpoint('showPiece', ({ em, choir, params }) => showPiece(em, choir, params.piece)),
+  endpoint('showScoreFile', ({ em, choir, params }) => fileOfPiece(em, choir, params.piece)),
+  endpoint('changePiece', async ({ em, choir, params, body }) => {
+    await changePiece(em, choir, params.piece, body);
+    return showPiece(em, choir, params.piece);
   }),
-  inChoir('deputy', {
-    method: 'post',
-    path: pieces,
-    body: storePieceSchema,
-    handle: async ({ em, choir, body }) => ({
-      status: 201,
-      body: await showPiece(em, choir, await addPiece(em, choir, body)),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'post',
-    path: '/choirs/:choir/score-files',
-    raw: largestScoreFile,
-    body: z.instanceof(Buffer, { message: 'Send the file itself.' }),
-    handle: async ({ em, choir, query, body }) => ({
-      status: 201,
-      body: await keepFile(em, choir, query.name ?? '', body),
-    }),
-  }),
-  inChoir('reader', {
-    method: 'get',
-    path: one,
-    handle: async ({ em, choir, params }) => ({ body: await showPiece(em, choir, params.piece!) }),
-  }),
-  inChoir('reader', {
-    method: 'get',
-    path: `${one}/score-file`,
-    handle: async ({ em, choir, params }) => ({
-      file: await fileOfPiece(em, choir, params.piece!),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'put',
-    path: one,
-    body: changePieceSchema,
-    handle: async ({ em, choir, params, body }) => {
-      await changePiece(em, choir, params.piece!, body);
-      return { body: await showPiece(em, choir, params.piece!) };
-    },
-  }),
-  inChoir('deputy', {
-    method: 'delete',
-    path: one,
-    handle: async ({ em, choir, params }) => {
-      await removePiece(em, choir, params.piece!);
-      return {};
-    },
-  }),
-  inChoir('deputy', {
-    method: 'post',
-    path: `${one}/marks`,
-    body: pieceMarkBodySchema,
-    handle: async ({ em, choir, params, body }) => ({
-      status: 201,
-      body: await addMark(em, choir, params.piece!, body),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'put',
-    path: mark,
-    body: pieceMarkBodySchema,
-    handle: async ({ em, choir, params, body }) => ({
-      body: await changeMark(em, choir, { piece: params.piece!, mark: params.mark! }, body),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'delete',
-    path: mark,
-    handle: async ({ em, choir, params }) => {
-      await removeMark(em, choir, { piece: params.piece!, mark: params.mark! });
-      return {};
-    },
-  }),
-  inChoir('deputy', {
-    method: 'post',
-    path: `${one}/judgements`,
-    body: judgementBodySchema,
-    handle: async ({ em, choir, account, params, body }) => ({
-      status: 201,
-      body: await addJudgement(em, { choir, account, piece: params.piece! }, body),
-    }),
-  }),
-  inChoir('deputy', {
-    method: 'delete',
-    path: `${one}/judgements/:judgement`,
-    handle: async ({ em, choir, params }) => {
-      const where = { piece: params.piece!, judgement: params.judgement! };
-      await removeJudgement(em, choir, where);
-      return {};
-    },
-  }),
+  endpoint('removePiece', ({ em, choir, params }) => removePiece(em, choir, params.piece)),
+  endpoint('addMark', ({ em, choir, params, body }) => addMark(em, choir, params.piece, body)),
+  endpoint('changeMark', ({ em, choir, params, body }) => changeMark(em, choir, params, body)),
+  endpoint('removeMark', ({ em, choir, params }) => removeMark(em, choir, params)),
+  endpoint('addJudgement', ({ em, choir, account, params, body }) =>
+    addJudgement(em, { choir, account, piece: params.piece }, body),
+  ),
+  endpoint('removeJudgement', ({ em, choir, params }) => removeJudgement(em, choir, params)),
 ];

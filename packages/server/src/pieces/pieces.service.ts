@@ -1,6 +1,7 @@
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import {
   mostPieces,
+  pageSize,
   type ChangePiece,
   type Judgement,
   type JudgementBody,
@@ -8,17 +9,23 @@ import {
   type PieceMark as MarkView,
   type PieceMarkBody,
   type PieceSummary,
+  type MappedScore,
+  type Ranges,
+  type ReadScore,
   type StorePiece,
 } from '@wide-fern/contract';
 import { openTarget, type OpenTarget } from '@wide-fern/core';
-import type { Account } from '../account/account.entity';
-import type { Choir } from '../choir/choir.entity';
-import { notFound, Problem } from '../http/problem';
-import { Piece, PieceFile, PieceJudgement, PieceMark } from './pieces.entity';
+import type { Account } from '../db/entities/account';
+import type { Choir } from '../db/entities/choir';
+import { asCursor, fromCursor, type PageOf } from '../db/page';
+import { notFound, problem } from '../http/problem';
+import { VoicePart } from '../db/entities/voices';
+import { analyseScore } from './analysis/analyse';
+import { Piece, PieceFile, PieceJudgement, PieceMark } from '../db/entities/pieces';
 
 async function findPiece(em: EntityManager, choir: Choir, id: string): Promise<Piece> {
   const piece = await em.findOne(Piece, { id, choir });
-  if (!piece) throw notFound('This piece');
+  if (!piece) throw notFound('piece');
   return piece;
 }
 
@@ -79,30 +86,44 @@ async function nextOf(em: EntityManager, choir: Choir): Promise<Map<string, stri
   return new Map(rows.map(({ piece, at }) => [piece, new Date(at).toISOString()]));
 }
 
-/** All pieces of a choir by their titles. */
-export async function listPieces(em: EntityManager, choir: Choir): Promise<PieceSummary[]> {
-  const rows: (Pick<
-    Piece,
-    'id' | 'title' | 'composer' | 'language' | 'tempo' | 'transpose' | 'ranges' | 'seconds'
-  > & {
-    bars: number | null;
-  })[] = await em.execute(
+type PieceRow = Pick<
+  Piece,
+  'id' | 'title' | 'composer' | 'language' | 'tempo' | 'transpose' | 'ranges' | 'seconds'
+> & { readonly bars: number | null; readonly created: string };
+
+/** The pieces of a choir by their titles, a page at a time. */
+export async function listPieces(
+  em: EntityManager,
+  choir: Choir,
+  after: string | undefined,
+): Promise<PageOf<PieceSummary>> {
+  const keys = after === undefined ? [] : fromCursor(after, 3);
+  const found: PieceRow[] = await em.execute(
     `select id, title, composer, language, tempo, transpose, ranges, seconds,
+            created_at::text as created,
             case when by_bar is null then null else
               (select count(distinct n) from jsonb_array_elements(by_bar -> 'numbers') as n where n <> '0')::int
             end as bars
-       from piece where choir_id = ? order by lower(title), created_at, id`,
-    [choir.id],
+       from piece
+      where choir_id = ? ${after === undefined ? '' : 'and (lower(title), created_at, id) > (?, ?::timestamptz, ?::uuid)'}
+      order by lower(title), created_at, id limit ?`,
+    [choir.id, ...keys, pageSize + 1],
   );
+  const rows = found.slice(0, pageSize);
+  const last = found.length > pageSize ? rows.at(-1) : undefined;
   const targets = await openTargets(em, choir);
   const next = await nextOf(em, choir);
-  return rows.map((row) => ({
+  const items = rows.map(({ created: _created, ...row }) => ({
     ...row,
     tempo: row.tempo ?? null,
     seconds: row.seconds ?? null,
     target: targets.get(row.id) ?? null,
     next: next.get(row.id) ?? null,
   }));
+  return {
+    items,
+    next: last ? asCursor([last.title.toLowerCase(), last.created, last.id]) : null,
+  };
 }
 
 const asMark = ({ id, fromBar, toBar, parts, skill, note }: PieceMark): MarkView => ({
@@ -124,7 +145,7 @@ const asJudgement = ({ id, judgedOn, scores, target, by }: PieceJudgement): Judg
 /** A piece whole: what it asks, its marks and its judgements. */
 export async function showPiece(em: EntityManager, choir: Choir, id: string): Promise<PieceView> {
   const piece = await em.findOne(Piece, { id, choir }, { populate: ['file'] });
-  if (!piece) throw notFound('This piece');
+  if (!piece) throw notFound('piece');
   const marks = await em.find(
     PieceMark,
     { piece },
@@ -159,32 +180,61 @@ export async function showPiece(em: EntityManager, choir: Choir, id: string): Pr
   };
 }
 
-/** The columns of a piece; its file has to be one of the choir's. */
-async function columnsOf(em: EntityManager, choir: Choir, { score, ...piece }: StorePiece) {
-  if (!score) return { ...piece, file: null, mapping: null, byBar: null, seconds: null };
-  const file = await em.findOne(PieceFile, { id: score.file, choir });
-  if (!file) {
-    throw new Problem(
-      409,
-      'file_gone',
-      'The file of this score is not kept any more. Read it in once more; what you chose is still here.',
+type Read = Pick<ReadScore, 'byBar' | 'seconds'> & { readonly ranges: Ranges };
+
+/** Field by field: the database keeps no order of a document's words. */
+const sameMapping = (one: MappedScore['mapping'], other: Piece['mapping']): boolean => {
+  const said = (mapping: MappedScore['mapping']) =>
+    JSON.stringify(
+      mapping.map(({ line, parts, octaveLower = false }) => [line, parts, octaveLower]),
     );
+  return said(one) === said(other ?? []);
+};
+
+/**
+ * What a score asks, read from the kept file on the server: what a page says of it is not taken for
+ * true. A file and mapping that were read before are not read again.
+ */
+async function readMapped(
+  em: EntityManager,
+  choir: Choir,
+  { file: id, mapping }: MappedScore,
+  known: Piece | undefined,
+): Promise<{ file: PieceFile } & Read> {
+  const file = await em.findOne(PieceFile, { id, choir });
+  if (!file) throw problem('file_gone');
+  if (known?.file?.id === id && known.byBar && sameMapping(mapping, known.mapping)) {
+    const { byBar, ranges, seconds } = known;
+    return { file, byBar, ranges, seconds: seconds ?? 0 };
   }
-  const { mapping, byBar, seconds } = score;
-  return { ...piece, file, mapping, byBar, seconds };
+  const parts = (await em.find(VoicePart, { choir }, { orderBy: { position: 'asc' } })).map(
+    ({ code }) => code,
+  );
+  const bytes = await file.bytes.loadOrFail();
+  const { byBar, ranges, seconds } = await analyseScore({ bytes, mapping, parts });
+  return { file, byBar: byBar as ReadScore['byBar'], ranges, seconds };
+}
+
+/** The columns of a piece; its file has to be one of the choir's. */
+async function columnsOf(
+  em: EntityManager,
+  choir: Choir,
+  { score, ...piece }: StorePiece,
+  known?: Piece,
+) {
+  if (!score) return { ...piece, file: null, mapping: null, byBar: null, seconds: null };
+  return { ...piece, mapping: score.mapping, ...(await readMapped(em, choir, score, known)) };
 }
 
 export async function addPiece(em: EntityManager, choir: Choir, body: StorePiece): Promise<string> {
+  // Read before the choir is locked: nobody waits for a long score.
+  const columns = await columnsOf(em, choir, body);
   return em.transactional(async (inner) => {
     await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
     if ((await inner.count(Piece, { choir })) >= mostPieces) {
-      throw new Problem(
-        409,
-        'too_many',
-        `A choir keeps at most ${mostPieces} pieces. Throw some away first.`,
-      );
+      throw problem('too_many', { of: 'pieces', most: mostPieces });
     }
-    const piece = inner.create(Piece, { choir, ...(await columnsOf(inner, choir, body)) });
+    const piece = inner.create(Piece, { choir, ...columns });
     await inner.flush();
     return piece.id;
   });
@@ -199,7 +249,7 @@ export async function changePiece(
 ): Promise<void> {
   const piece = await findPiece(em, choir, id);
   await em.lock(piece, LockMode.OPTIMISTIC, version);
-  em.assign(piece, await columnsOf(em, choir, body));
+  em.assign(piece, await columnsOf(em, choir, body, piece));
   await em.flush();
 }
 
@@ -231,7 +281,7 @@ export async function addMark(
 
 async function findMark(em: EntityManager, choir: Choir, piece: string, id: string) {
   const mark = await em.findOne(PieceMark, { id, piece: { id: piece, choir } });
-  if (!mark) throw notFound('This mark');
+  if (!mark) throw notFound('mark');
   return mark;
 }
 
@@ -276,7 +326,7 @@ export async function removeJudgement(
     id: where.judgement,
     piece: { id: where.piece, choir },
   });
-  if (!found) throw notFound('This judgement');
+  if (!found) throw notFound('judgement');
   em.remove(found);
   await em.flush();
 }

@@ -3,27 +3,34 @@ import {
   UniqueConstraintViolationException,
   type EntityManager,
 } from '@mikro-orm/postgresql';
-import type { Plan as PlanView, SavePlan } from '@wide-fern/contract';
-import type { Account } from '../account/account.entity';
-import type { Choir } from '../choir/choir.entity';
-import type { Evening } from '../evening/evening.entity';
-import { changedMeanwhile } from '../http/errors';
-import { notFound } from '../http/problem';
-import { Plan } from './plan.entity';
+import type {
+  EditFact,
+  Plan as PlanView,
+  PlanVersion as VersionView,
+  SavePlan,
+} from '@wide-fern/contract';
+import type { Account } from '../db/entities/account';
+import type { Choir } from '../db/entities/choir';
+import type { Evening } from '../db/entities/evening';
+import { upcastStored } from '@wide-fern/plan';
+import { pageOfRows, type PageOf } from '../db/page';
+import { notFound, problem } from '../http/problem';
+import { thinOut } from './history';
+import { Plan, PlanVersion } from '../db/entities/plan';
 
 const asView = (plan: Plan): PlanView => ({
   id: plan.id,
   version: plan.version,
   savedAt: plan.savedAt.toISOString(),
   savedBy: plan.savedBy?.name ?? '',
-  document: plan.document,
+  document: upcastStored(plan.document),
 });
 
 /** A warm-up belongs to an agenda item that is one, or that cools down. */
 function checkItem(evening: Evening, item: string): void {
   const found = evening.agenda.find(({ id }) => id === item);
   if (found?.kind !== 'warm-up' && found?.kind !== 'cool-down') {
-    throw notFound('This part of the evening');
+    throw notFound('item');
   }
 }
 
@@ -46,27 +53,65 @@ export async function showPlan(
 export async function savePlan(
   em: EntityManager,
   where: { choir: Choir; evening: Evening; item: string; account: Account },
-  { version, document }: SavePlan,
+  { version, document, edits }: SavePlan,
 ): Promise<PlanView> {
   const { choir, evening, item, account } = where;
   checkItem(evening, item);
   const savedAt = new Date();
   const plan = await em.findOne(Plan, { choir, evening, item });
   if (!plan) {
-    if (version !== 0) throw changedMeanwhile();
+    if (version !== 0) throw problem('changed_meanwhile');
     const first = em.create(Plan, { choir, evening, item, document, savedAt, savedBy: account });
-    try {
-      await em.flush();
-    } catch (error) {
-      if (error instanceof UniqueConstraintViolationException) throw changedMeanwhile();
-      throw error;
-    }
+    remember(em, first, edits, 1);
+    await flushOrClash(em);
     return asView(first);
   }
   await em.lock(plan, LockMode.OPTIMISTIC, version);
   plan.document = document;
   plan.savedAt = savedAt;
   plan.savedBy = account;
-  await em.flush();
+  remember(em, plan, edits, version + 1);
+  await flushOrClash(em);
+  await thinOut(em, plan, savedAt);
   return asView(plan);
+}
+
+/** Stores what was changed; the same version made twice at once is a clash. */
+async function flushOrClash(em: EntityManager): Promise<void> {
+  try {
+    await em.flush();
+  } catch (error) {
+    if (error instanceof UniqueConstraintViolationException) throw problem('changed_meanwhile');
+    throw error;
+  }
+}
+
+/** Keeps who saved a version when, and what was done; the caller flushes. */
+function remember(em: EntityManager, plan: Plan, edits: EditFact[], version: number): void {
+  const { savedAt, savedBy } = plan;
+  em.create(PlanVersion, { plan, version, savedAt, savedBy: savedBy ?? null, edits });
+}
+
+/** The versions a plan has had, the newest first, a page at a time; none while there is no plan. */
+export async function listPlanVersions(
+  em: EntityManager,
+  where: { choir: Choir; evening: Evening; item: string },
+  after: string | undefined,
+): Promise<PageOf<VersionView>> {
+  checkItem(where.evening, where.item);
+  const plan = await em.findOne(Plan, where);
+  if (!plan) return { items: [], next: null };
+  const { items, next } = await pageOfRows(
+    em,
+    PlanVersion,
+    { plan },
+    { populate: ['savedBy'], orderBy: { version: 'desc' }, after },
+  );
+  const versions = items.map(({ version, savedAt, savedBy, edits }) => ({
+    version,
+    savedAt: savedAt.toISOString(),
+    savedBy: savedBy?.name ?? '',
+    edits,
+  }));
+  return { items: versions, next };
 }

@@ -1,7 +1,15 @@
 import { randomUUID } from 'node:crypto';
-import { errorBody, planSchema, type Evening, type Plan as PlanView } from '@wide-fern/contract';
+import {
+  errorBody,
+  pageOf,
+  planSchema,
+  planVersionSchema,
+  type EditFact,
+  type Evening,
+  type Plan as PlanView,
+} from '@wide-fern/contract';
 import type { Express } from 'express';
-import { Plan } from './plan.entity';
+import { Plan } from '../db/entities/plan';
 import { testDatabase } from '../testing/database';
 import {
   addEvening,
@@ -35,13 +43,16 @@ describe('plans', () => {
   it('are none at first, then what was saved', async () => {
     expect((await person.agent.get(path).expect(200)).body).toEqual({ plan: null });
     const document = documentOf(evening, ['coat-off', 'slate-steps']);
-    const first = await person.agent.put(path).send({ version: 0, document }).expect(200);
+    const first = await person.agent
+      .put(path)
+      .send({ version: 0, document, edits: [] })
+      .expect(200);
     expect(planSchema.parse(first.body)).toMatchObject({ version: 1, savedBy: 'Wren Aldous' });
     const { plan } = (await person.agent.get(path).expect(200)).body as { plan: PlanView };
     expect(planSchema.parse(plan).document).toEqual(document);
     const second = await person.agent
       .put(path)
-      .send({ version: 1, document: documentOf(evening, ['coat-off']) })
+      .send({ version: 1, document: documentOf(evening, ['coat-off']), edits: [] })
       .expect(200);
     expect(second.body).toMatchObject({ version: 2 });
   });
@@ -49,9 +60,12 @@ describe('plans', () => {
   it('refuse a save from an older version, and keep what is there', async () => {
     const mine = documentOf(evening, ['coat-off']);
     const theirs = documentOf(evening, ['pulley']);
-    await person.agent.put(path).send({ version: 0, document: theirs }).expect(200);
+    await person.agent.put(path).send({ version: 0, document: theirs, edits: [] }).expect(200);
     for (const version of [0, 7]) {
-      const late = await person.agent.put(path).send({ version, document: mine }).expect(409);
+      const late = await person.agent
+        .put(path)
+        .send({ version, document: mine, edits: [] })
+        .expect(409);
       expect(errorBody.parse(late.body).error.code).toBe('changed_meanwhile');
     }
     expect((await stored())[0]?.document).toEqual(theirs);
@@ -60,11 +74,13 @@ describe('plans', () => {
   it('let exactly one of many saves at once through', async () => {
     await person.agent
       .put(path)
-      .send({ version: 0, document: documentOf(evening, []) })
+      .send({ version: 0, document: documentOf(evening, []), edits: [] })
       .expect(200);
     const document = documentOf(evening, ['pulley']);
     const answers = await Promise.all(
-      Array.from({ length: 8 }, () => person.agent.put(path).send({ version: 1, document })),
+      Array.from({ length: 8 }, () =>
+        person.agent.put(path).send({ version: 1, document, edits: [] }),
+      ),
     );
     expect(answers.map(({ status }) => status).sort()).toEqual([
       200,
@@ -75,7 +91,7 @@ describe('plans', () => {
         const fresh = await addEvening(person, '2031-02-03');
         const at = planPath(person.choir, fresh.id);
         const both = await Promise.all(
-          [0, 0].map((version) => person.agent.put(at).send({ version, document })),
+          [0, 0].map((version) => person.agent.put(at).send({ version, document, edits: [] })),
         );
         return both.map(({ status }) => status).sort();
       }),
@@ -109,13 +125,13 @@ describe('plans', () => {
     }));
     const answer = await person.agent
       .put(path)
-      .send({ version: 0, document: { ...document, segments: whole } })
+      .send({ version: 0, document: { ...document, segments: whole }, edits: [] })
       .expect(413);
     errorBody.parse(answer.body);
     const small = Array.from({ length: 10_000 }, (_, i) => ({ id: String(i) }));
     await person.agent
       .put(path)
-      .send({ version: 0, document: { ...document, segments: small } })
+      .send({ version: 0, document: { ...document, segments: small }, edits: [] })
       .expect(400);
     expect(await stored()).toEqual([]);
   });
@@ -123,29 +139,66 @@ describe('plans', () => {
   it('name the field that is wrong', async () => {
     const document = documentOf(evening, ['pulley']);
     document.segments[0]!.choices.tempo = 1000;
-    const answer = await person.agent.put(path).send({ version: 0, document }).expect(400);
+    const answer = await person.agent
+      .put(path)
+      .send({ version: 0, document, edits: [] })
+      .expect(400);
     expect(errorBody.parse(answer.body).error.fields).toEqual({
       'document.segments.0.choices.tempo': 'The tempo: 240 at most.',
     });
     document.segments = [...document.segments, ...document.segments];
     document.segments[0]!.choices.tempo = 100;
-    await person.agent.put(path).send({ version: 0, document }).expect(400);
+    await person.agent.put(path).send({ version: 0, document, edits: [] }).expect(400);
   });
 
   it('belong to a warm-up or a cool-down of an evening that exists', async () => {
     const document = documentOf(evening, []);
-    const save = (at: string) => person.agent.put(at).send({ version: 0, document });
+    const save = (at: string) => person.agent.put(at).send({ version: 0, document, edits: [] });
     await save(planPath(person.choir, randomUUID())).expect(404);
     await save(planPath(person.choir, evening.id, 'break')).expect(404);
     await save(planPath(person.choir, evening.id, "'; drop table plan; --")).expect(404);
   });
 
   it('leave nothing personal in the log', async () => {
-    await person.agent.put(path).send({ version: 0, document: documentOf(evening, ['pulley']) });
+    await person.agent
+      .put(path)
+      .send({ version: 0, document: documentOf(evening, ['pulley']), edits: [] });
     const all = lines.join('');
     expect(lines.length).toBeGreaterThan(0);
     for (const secret of [person.email, 'Wren', evening.id, 'wide_fern_session', 'Pulley']) {
       expect(all).not.toContain(secret);
     }
+  });
+
+  it('remember who saved what when, version by version, for who may look', async () => {
+    const versions = async () =>
+      pageOf(planVersionSchema).parse(
+        (await person.agent.get(`${path}/versions`).expect(200)).body,
+      );
+    expect(await versions()).toEqual({ items: [], next: null });
+    const edits: EditFact[] = [{ code: 'added', name: 'Pulley', place: 1 }];
+    const save = (version: number, ids: string[]) =>
+      person.agent
+        .put(path)
+        .send({ version, document: documentOf(evening, ids), edits: ids.length > 0 ? edits : [] });
+    await save(0, ['pulley']).expect(200);
+    await save(1, []).expect(200);
+    await save(1, ['pulley']).expect(409);
+    expect((await versions()).items).toMatchObject([
+      { version: 2, savedBy: 'Wren Aldous', edits: [] },
+      { version: 1, savedBy: 'Wren Aldous', edits },
+    ]);
+  });
+
+  it('stored under an older schema are read as they would be stored now', async () => {
+    const document = documentOf(evening, ['pulley']);
+    await person.agent.put(path).send({ version: 0, document, edits: [] }).expect(200);
+    const { sections, ...rest } = document.tonight;
+    await database.orm.em.execute(`update plan set document = ?::jsonb where evening_id = ?`, [
+      JSON.stringify({ ...document, schema: 1, tonight: { ...rest, bands: sections } }),
+      evening.id,
+    ]);
+    const { plan } = (await person.agent.get(path).expect(200)).body as { plan: PlanView };
+    expect(plan.document).toEqual(document);
   });
 });

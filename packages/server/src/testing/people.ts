@@ -1,6 +1,7 @@
 import { randomUUID } from 'node:crypto';
 import type { Evening, PlanDocument, Session, StoreEvening } from '@wide-fern/contract';
 import { exercises } from '@wide-fern/catalogue';
+import { emptyDocument } from '@wide-fern/plan';
 import type { Express } from 'express';
 import { pino } from 'pino';
 import supertest from 'supertest';
@@ -14,8 +15,9 @@ export function keptLog() {
   return { log, lines };
 }
 
+/** The application on a test's own database; every reply is checked against the contract. */
 export const testApp = (database: ReturnType<typeof testDatabase>, log = keptLog().log): Express =>
-  createApp({ orm: database.orm, log });
+  createApp({ orm: database.orm, log, hub: database.hub, checkReplies: true });
 
 /** A signed-in browser with a choir of its own. */
 export interface Person {
@@ -59,8 +61,7 @@ export async function addEvening({ agent, choir }: Person, date = '2030-05-07'):
 
 /** A document with some built-in exercises. */
 export const documentOf = (evening: Evening, ids: readonly string[]): PlanDocument => ({
-  schema: 1,
-  tonight: evening.tonight,
+  ...emptyDocument(evening.tonight),
   segments: ids.map((id, i) => {
     const exercise = exercises.find((one) => one.id === id)!;
     return { id: `s${i}`, exercise, choices: { ...exercise.usual, start: null } };

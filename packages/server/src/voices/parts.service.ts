@@ -1,10 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { ChoirPart, SaveParts } from '@wide-fern/contract';
-import { countInWords } from '@wide-fern/words';
-import type { Choir } from '../choir/choir.entity';
-import { Problem } from '../http/problem';
-import { fromColumns, toColumns } from './limits';
-import { Singer, VoicePart } from './voices.entity';
+import type { Choir } from '../db/entities/choir';
+import { problem } from '../http/problem';
+import { fromColumns, toColumns } from '../db/entities/limits';
+import { Singer, VoicePart } from '../db/entities/voices';
 
 const columnsOf = (part: ChoirPart, position: number) => ({
   ...toColumns(part),
@@ -66,11 +65,7 @@ export async function saveParts(
       const left = singers.filter((singer) => singer.part === part);
       const target = now.get(moves[part.code] ?? '');
       if (left.length > 0 && !target) {
-        const message =
-          left.length === 1
-            ? `Say where the one ${part.one} sings from now on.`
-            : `Say where the ${countInWords(left.length)} ${part.many} sing from now on.`;
-        throw new Problem(409, 'singers_left', message, { [`moves.${part.code}`]: message });
+        throw problem('singers_left', left.length, part).at(`moves.${part.code}`);
       }
       for (const singer of left) singer.part = target!;
       inner.remove(part);

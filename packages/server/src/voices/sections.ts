@@ -5,8 +5,8 @@ import {
   type SectionSinger,
   type SingerState,
 } from '@wide-fern/core';
-import { fromColumns, knownLimits } from './limits';
-import type { Singer, VoicePart } from './voices.entity';
+import { fromColumns, knownLimits } from '../db/entities/limits';
+import type { Singer, VoicePart } from '../db/entities/voices';
 
 /** A singer as one evening finds them. */
 export interface Present {

@@ -1,23 +1,23 @@
-import { limitsProblemInWords } from '@wide-fern/words';
+import { limitsProblemInWords, problemWords } from '@wide-fern/words';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
-import type {
-  ChangeSinger,
-  KeepChecks,
-  KeptCheck,
-  Singer as SingerView,
-  SingerExport,
-  SingerFields,
-  StoreSingers,
+import {
+  type ChangeSinger,
+  type KeepChecks,
+  type KeptCheck,
+  type Singer as SingerView,
+  type SingerExport,
+  type SingerFields,
+  type StoreSingers,
+  mostSingers,
 } from '@wide-fern/contract';
-import { mostSingers } from '@wide-fern/contract';
 import { limitsProblems } from '@wide-fern/core';
-import type { Choir } from '../choir/choir.entity';
-import { dateIn } from '../evening/zone';
-import { changedMeanwhile } from '../http/errors';
-import { notFound, Problem } from '../http/problem';
-import { fromColumns, knownLimits, toColumns } from './limits';
+import type { Choir } from '../db/entities/choir';
+import { dateIn } from '../time/zone';
+import { pageOfRows, type PageOf } from '../db/page';
+import { notFound, problem, Problem } from '../http/problem';
+import { fromColumns, knownLimits, toColumns } from '../db/entities/limits';
 import { partsOf } from './parts.service';
-import { RangeCheck, Singer, SingerEvening, type VoicePart } from './voices.entity';
+import { RangeCheck, Singer, SingerEvening, type VoicePart } from '../db/entities/voices';
 
 const asSinger = (singer: Singer): SingerView => {
   const limits = knownLimits(singer);
@@ -45,11 +45,31 @@ const asCheck = (check: RangeCheck): KeptCheck => ({
   means: check.means,
 });
 
-/** All singers of a choir, by name. */
-export async function listSingers(em: EntityManager, choir: Choir): Promise<SingerView[]> {
-  const singers = await em.find(
+/** The singers of a choir, by name, a page at a time. */
+export async function listSingers(
+  em: EntityManager,
+  choir: Choir,
+  after: string | undefined,
+): Promise<PageOf<SingerView>> {
+  const { items, next } = await pageOfRows(
+    em,
     Singer,
     { choir },
+    { populate: ['part'], orderBy: { name: 'asc', createdAt: 'asc', id: 'asc' }, after },
+  );
+  return { items: items.map(asSinger), next };
+}
+
+/** Some singers of a choir, by name, as they are now. */
+async function singersNow(
+  em: EntityManager,
+  choir: Choir,
+  ids: readonly string[],
+): Promise<SingerView[]> {
+  em.clear();
+  const singers = await em.find(
+    Singer,
+    { choir, id: { $in: ids } },
     { populate: ['part'], orderBy: { name: 'asc', createdAt: 'asc' } },
   );
   return singers.map(asSinger);
@@ -57,7 +77,7 @@ export async function listSingers(em: EntityManager, choir: Choir): Promise<Sing
 
 async function findSinger(em: EntityManager, choir: Choir, id: string): Promise<Singer> {
   const singer = await em.findOne(Singer, { id, choir }, { populate: ['part'] });
-  if (!singer) throw notFound('This singer');
+  if (!singer) throw notFound('singer');
   return singer;
 }
 
@@ -67,7 +87,7 @@ const unknownLimits = { comfortLow: null, comfortHigh: null, reachLow: null, rea
 function checkedColumns(fields: SingerFields, parts: readonly VoicePart[], at: string) {
   const wrong: Record<string, string> = {};
   const part = parts.find(({ code }) => code === fields.part);
-  if (!part) wrong[`${at}part`] = `«${fields.part}» is no part of this choir.`;
+  if (!part) wrong[`${at}part`] = problemWords.invalid({ what: 'part', part: fields.part });
   const { comfort, reach, lightTop } = fields;
   if (part && comfort && reach) {
     const usual = fromColumns(part).reach;
@@ -76,7 +96,7 @@ function checkedColumns(fields: SingerFields, parts: readonly VoicePart[], at: s
     }
   }
   const [message] = Object.values(wrong);
-  if (message !== undefined || !part) throw new Problem(400, 'invalid', message ?? '', wrong);
+  if (message !== undefined || !part) throw new Problem('invalid', message ?? '', wrong);
   const also = fields.also.filter((code) => code !== part.code);
   return {
     name: fields.name,
@@ -90,37 +110,34 @@ function checkedColumns(fields: SingerFields, parts: readonly VoicePart[], at: s
   };
 }
 
-/** Stores new and changed singers: all of them, or, when one is wrong or was changed meanwhile, none. */
+/** Stores new and changed singers and answers with them: all, or, when one is wrong or was changed meanwhile, none. */
 export async function storeSingers(
   em: EntityManager,
   choir: Choir,
   { add, change }: StoreSingers,
 ): Promise<SingerView[]> {
-  await em.transactional(async (inner) => {
+  const stored = await em.transactional(async (inner) => {
     await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
     const parts = await partsOf(inner, choir);
     const held = await inner.count(Singer, { choir });
     if (held + add.length > mostSingers) {
       const room = Math.max(0, mostSingers - held);
-      throw new Problem(
-        400,
-        'too_many',
-        `A choir’s roster holds ${mostSingers} singers; there is room for ${room} more.`,
-      );
+      throw problem('too_many', { of: 'singers', most: mostSingers, room });
     }
-    add.forEach((fields, i) => {
-      inner.create(Singer, { choir, ...checkedColumns(fields, parts, `add.${i}.`) });
-    });
+    const made = add.map((fields, i) =>
+      inner.create(Singer, { choir, ...checkedColumns(fields, parts, `add.${i}.`) }),
+    );
     const known = await inner.find(Singer, { choir, id: { $in: change.map(({ id }) => id) } });
     change.forEach(({ id, version, singer: fields }, i) => {
       const singer = known.find((one) => one.id === id);
-      if (!singer) throw notFound('This singer');
-      if (singer.version !== version) throw changedMeanwhile();
+      if (!singer) throw notFound('singer');
+      if (singer.version !== version) throw problem('changed_meanwhile');
       inner.assign(singer, checkedColumns(fields, parts, `change.${i}.singer.`));
     });
+    await inner.flush();
+    return [...made, ...known].map(({ id }) => id);
   });
-  em.clear();
-  return listSingers(em, choir);
+  return singersNow(em, choir, stored);
 }
 
 export async function changeSinger(
@@ -140,19 +157,22 @@ export async function changeSinger(
 /** Takes a singer off the roster, with every check and every evening; plans keep only sections. */
 export async function deleteSinger(em: EntityManager, choir: Choir, id: string): Promise<void> {
   const gone = await em.nativeDelete(Singer, { id, choir });
-  if (gone === 0) throw notFound('This singer');
+  if (gone === 0) throw notFound('singer');
 }
 
 const newestFirst = { orderBy: { checkedOn: 'desc', createdAt: 'desc' } } as const;
 
-/** A singer's range checks, the newest first. */
+/** A singer's range checks, the newest first, a page at a time. */
 export async function listChecks(
   em: EntityManager,
   choir: Choir,
   id: string,
-): Promise<KeptCheck[]> {
+  after: string | undefined,
+): Promise<PageOf<KeptCheck>> {
   const singer = await findSinger(em, choir, id);
-  return (await em.find(RangeCheck, { singer }, newestFirst)).map(asCheck);
+  const orderBy = { ...newestFirst.orderBy, id: 'desc' } as const;
+  const { items, next } = await pageOfRows(em, RangeCheck, { singer }, { orderBy, after });
+  return { items: items.map(asCheck), next };
 }
 
 /** Everything that is kept about one singer. */
@@ -170,7 +190,7 @@ export async function exportSinger(
   return {
     format: 'wide-fern singer 1',
     singer: asSinger(singer),
-    checks: await listChecks(em, choir, id),
+    checks: (await em.find(RangeCheck, { singer }, newestFirst)).map(asCheck),
     evenings: evenings.map(({ evening, away, states }) => ({
       startsAt: evening.startsAt.toISOString(),
       away: away ?? false,
@@ -196,12 +216,12 @@ export async function keepChecks(
     );
     checks.forEach(({ singer: id, comfort, reach, lightTop, means }, i) => {
       const singer = singers.find((one) => one.id === id);
-      if (!singer) throw notFound('This singer');
+      if (!singer) throw notFound('singer');
       const usual = fromColumns(singer.part).reach;
       const [problem] = limitsProblems({ comfort, reach, lightTop }, usual);
       if (problem) {
         const message = limitsProblemInWords(problem, singer.part);
-        throw new Problem(400, 'invalid', message, { [`checks.${i}.${problem.field}`]: message });
+        throw new Problem('invalid', message, { [`checks.${i}.${problem.field}`]: message });
       }
       const columns = toColumns({ comfort, reach });
       inner.create(RangeCheck, { singer, checkedOn, ...columns, lightTop, means });
@@ -213,8 +233,11 @@ export async function keepChecks(
       });
     });
   });
-  em.clear();
-  return listSingers(em, choir);
+  return singersNow(
+    em,
+    choir,
+    checks.map(({ singer }) => singer),
+  );
 }
 
 /** Takes a check back; the singer's limits are those of the newest that is left, if there is one. */
@@ -228,7 +251,7 @@ export async function dropCheck(
     const singer = await findSinger(inner, choir, id);
     const checks = await inner.find(RangeCheck, { singer }, newestFirst);
     const gone = checks.find((one) => one.id === check);
-    if (!gone) throw notFound('This check');
+    if (!gone) throw notFound('check');
     inner.remove(gone);
     const [newest] = checks.filter((one) => one !== gone);
     if (checks[0] === gone && newest) {

@@ -1,10 +1,10 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { SaveVoices, Voices } from '@wide-fern/contract';
 import { usualTrims } from '@wide-fern/core';
-import type { Choir } from '../choir/choir.entity';
+import type { Choir } from '../db/entities/choir';
 import { sectionsOf } from './sections';
 import { asPart, partsOf } from './parts.service';
-import { Singer } from './voices.entity';
+import { Singer } from '../db/entities/voices';
 
 /** Parts and sections as anyone in the choir sees them: sections, never persons. */
 export async function showVoices(em: EntityManager, choir: Choir): Promise<Voices> {

@@ -2,6 +2,8 @@ import { Migration20261125041351 } from './Migration20261125041351';
 import { Migration20261125185929 } from './Migration20261125185929';
 import { Migration20261125222521 } from './Migration20261125222521';
 import { Migration20261126012229 } from './Migration20261126012229';
+import { Migration20261128145356 } from './Migration20261128145356';
+import { Migration20261128150000 } from './Migration20261128150000';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -9,4 +11,6 @@ export const migrations = [
   { name: 'Migration20261125185929', class: Migration20261125185929 },
   { name: 'Migration20261125222521', class: Migration20261125222521 },
   { name: 'Migration20261126012229', class: Migration20261126012229 },
+  { name: 'Migration20261128145356', class: Migration20261128145356 },
+  { name: 'Migration20261128150000', class: Migration20261128150000 },
 ] as const;

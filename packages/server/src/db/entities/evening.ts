@@ -1,8 +1,8 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { AgendaItem, StoreTemplate } from '@wide-fern/contract';
 import { conditions, type PlaceNeed, type Occasion } from '@wide-fern/core';
-import { Choir } from '../choir/choir.entity';
-import { createdColumn, idColumn } from '../db/columns';
+import { Choir } from './choir';
+import { createdColumn, idColumn } from './columns';
 
 /** An evening: when, where, and what is done in which order. */
 export const Evening = defineEntity({

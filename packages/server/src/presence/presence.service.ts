@@ -1,9 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { ChangePresence, Presence } from '@wide-fern/contract';
-import type { Choir } from '../choir/choir.entity';
-import { Evening } from '../evening/evening.entity';
+import type { Choir } from '../db/entities/choir';
+import { Evening } from '../db/entities/evening';
 import { notFound } from '../http/problem';
-import { Singer, SingerEvening } from './voices.entity';
+import { Singer, SingerEvening } from '../db/entities/voices';
 
 /** Who is here on an evening and how, as far as anything was said. */
 export async function showPresence(em: EntityManager, evening: Evening): Promise<Presence> {
@@ -43,7 +43,7 @@ export async function changePresence(
     );
     for (const { singer: id, away, states } of singers) {
       const singer = known.get(id);
-      if (!singer) throw notFound('This singer');
+      if (!singer) throw notFound('singer');
       const row = rows.get(id) ?? inner.create(SingerEvening, { evening, singer });
       inner.assign(row, { away, states });
       rows.set(id, row);

@@ -1,9 +1,9 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { JudgementBody, Ranges, ReadScore } from '@wide-fern/contract';
 import type { Purpose } from '@wide-fern/core';
-import { Account } from '../account/account.entity';
-import { Choir } from '../choir/choir.entity';
-import { createdColumn, idColumn } from '../db/columns';
+import { Account } from './account';
+import { Choir } from './choir';
+import { createdColumn, idColumn } from './columns';
 
 /** The file a score was read from, as it was handed in. */
 export const PieceFile = defineEntity({

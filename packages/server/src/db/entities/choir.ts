@@ -1,8 +1,8 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { roles } from '@wide-fern/contract';
 import type { Trims } from '@wide-fern/core';
-import { Account } from '../account/account.entity';
-import { createdColumn, idColumn } from '../db/columns';
+import { Account } from './account';
+import { createdColumn, idColumn } from './columns';
 
 export const Choir = defineEntity({
   name: 'Choir',

@@ -1,8 +1,8 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { Exercise } from '@wide-fern/contract';
-import { Account } from '../account/account.entity';
-import { Choir } from '../choir/choir.entity';
-import { createdColumn, idColumn } from '../db/columns';
+import { Account } from './account';
+import { Choir } from './choir';
+import { createdColumn, idColumn } from './columns';
 
 /** An exercise of a choir's own, as it is now. */
 export const OwnExercise = defineEntity({

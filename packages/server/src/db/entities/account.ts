@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import { createdColumn, idColumn } from '../db/columns';
+import { createdColumn, idColumn } from './columns';
 
 /** A person who can sign in. */
 export const Account = defineEntity({

@@ -1,9 +1,9 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { checkMeans } from '@wide-fern/contract';
 import { rangeEnds, type OctaveStep, type SingerState } from '@wide-fern/core';
-import { Choir } from '../choir/choir.entity';
-import { createdColumn, idColumn } from '../db/columns';
-import { Evening } from '../evening/evening.entity';
+import { Choir } from './choir';
+import { createdColumn, idColumn } from './columns';
+import { Evening } from './evening';
 
 /** The database's own check that four limits are notes and lie in order: reach outside, comfort inside. */
 const limitsInOrder = (table: string) => ({

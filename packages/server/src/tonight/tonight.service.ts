@@ -7,14 +7,14 @@ import {
   type PieceRanges,
   type SectionSetting,
 } from '@wide-fern/core';
-import type { Choir } from '../choir/choir.entity';
-import { Piece } from '../pieces/pieces.entity';
+import type { Choir } from '../db/entities/choir';
+import { Piece } from '../db/entities/pieces';
 import { openTargets } from '../pieces/pieces.service';
 import { sectionsOf, type Present } from '../voices/sections';
 import { partsOf } from '../voices/parts.service';
-import { Singer, SingerEvening } from '../voices/voices.entity';
-import type { Evening } from './evening.entity';
-import { dateIn } from './zone';
+import { Singer, SingerEvening } from '../db/entities/voices';
+import type { Evening } from '../db/entities/evening';
+import { dateIn } from '../time/zone';
 
 /** What keys rest on for an evening, what is sung, and the sections as they would be with everyone. */
 export type TonightOf = Pick<EveningView, 'tonight' | 'pieces' | 'withEveryone'>;

@@ -1,6 +1,6 @@
 import { createHash, randomBytes } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { AccountSession, type Account } from './account.entity';
+import { AccountSession, type Account } from '../db/entities/account';
 
 const days = 24 * 60 * 60_000;
 const lifetime = 30 * days;

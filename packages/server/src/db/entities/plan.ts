@@ -1,0 +1,41 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { EditFact, PlanDocument } from '@wide-fern/contract';
+import { Account } from './account';
+import { Choir } from './choir';
+import { createdColumn, idColumn } from './columns';
+import { Evening } from './evening';
+
+/** The warm-up of one agenda item, as a document; the version makes a clash visible. */
+export const Plan = defineEntity({
+  name: 'Plan',
+  uniques: [{ properties: ['evening', 'item'] }],
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    evening: () => p.manyToOne(Evening).deleteRule('cascade'),
+    /** The agenda item's id. */
+    item: p.string().length(40),
+    /** Of any schema that was ever stored: read through `upcastStored`. */
+    document: p.json<PlanDocument>(),
+    version: p.integer().version(),
+    savedAt: p.datetime(),
+    savedBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    createdAt: createdColumn(),
+  },
+});
+export type Plan = InferEntity<typeof Plan>;
+
+/** One version of a plan: who saved it when, and what was done; thinned out by age. */
+export const PlanVersion = defineEntity({
+  name: 'PlanVersion',
+  uniques: [{ properties: ['plan', 'version'] }],
+  properties: {
+    id: idColumn(),
+    plan: () => p.manyToOne(Plan).deleteRule('cascade'),
+    version: p.integer(),
+    savedAt: p.datetime(),
+    savedBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    edits: p.json<EditFact[]>(),
+  },
+});
+export type PlanVersion = InferEntity<typeof PlanVersion>;

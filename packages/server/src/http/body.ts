@@ -1,0 +1,69 @@
+import { described, type Described, type EndpointName, type z } from '@wide-fern/contract';
+import { problemWords } from '@wide-fern/words';
+import express, { type Request, type RequestHandler, type Response } from 'express';
+import { problem, Problem } from './problem';
+
+/** The largest body that is read: a roster of 2,000 singers or a plan of forty long segments stay below. */
+const jsonLimit = '3mb';
+/** Whoever is signed out sends names and passwords, nothing large. */
+const openLimit = '16kb';
+
+const run = (handler: RequestHandler, request: Request, response: Response): Promise<void> =>
+  new Promise((done, failed) => {
+    void handler(request, response, (error?: unknown) => {
+      if (error === undefined) done();
+      else failed(error instanceof Error ? error : new Error('This body could not be read.'));
+    });
+  });
+
+const anyType = () => true;
+const json = express.json({ limit: jsonLimit });
+const smallJson = express.json({ limit: openLimit });
+
+/** Reads what was sent, once it is known that the caller may send it. */
+export async function readBody(
+  one: Described,
+  request: Request,
+  response: Response,
+): Promise<void> {
+  if (one.file !== undefined) {
+    await run(express.raw({ type: anyType, limit: one.file }), request, response);
+  } else if (one.body) {
+    await run(one.access === 'anyone' ? smallJson : json, request, response);
+  }
+}
+
+/** What was sent as its schema has it; what is wrong is named field by field. */
+function checked(schema: z.ZodType, value: unknown): unknown {
+  const result = schema.safeParse(value);
+  if (result.success) return result.data;
+  const fields: Record<string, string> = {};
+  for (const { path, message } of result.error.issues.slice(0, 20)) {
+    fields[path.join('.') || 'body'] ??= message;
+  }
+  const [first] = Object.values(fields);
+  throw new Problem('invalid', first ?? problemWords.invalid({ what: 'body' }), fields);
+}
+
+/** The body of a request as its endpoint takes it. */
+export function checkedBody(name: EndpointName, request: Request): unknown {
+  const { body, file } = described(name);
+  if (file !== undefined) {
+    if (!Buffer.isBuffer(request.body)) throw problem('invalid', { what: 'name' });
+    return request.body;
+  }
+  if (!body) return undefined;
+  if (request.body === undefined) throw problem('bad_json', 'missing');
+  return checked(body, request.body);
+}
+
+/** What stands behind the question mark, the first of each name. */
+export function checkedQuery(name: EndpointName, { query }: Request): unknown {
+  const schema = described(name).query;
+  if (!schema) return undefined;
+  const first = Object.entries(query).flatMap(([key, value]) => {
+    const one: unknown = Array.isArray(value) ? value[0] : value;
+    return typeof one === 'string' ? [[key, one]] : [];
+  });
+  return checked(schema, Object.fromEntries(first));
+}

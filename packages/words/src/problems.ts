@@ -1,0 +1,106 @@
+import type { ErrorCode } from '@wide-fern/contract';
+import { counted, countInWords, formFor } from './counting';
+
+const things = {
+  this: 'This',
+  address: 'This address',
+  check: 'This check',
+  choir: 'This choir',
+  demo: 'The demo choir',
+  evening: 'This evening',
+  exercise: 'This exercise',
+  item: 'This part of the evening',
+  judgement: 'This judgement',
+  mark: 'This mark',
+  member: 'This member',
+  piece: 'This piece',
+  score: 'This score',
+  singer: 'This singer',
+  template: 'This evening to begin from',
+} as const;
+/** What may not be here, or not be somebody's to see. */
+export type Thing = keyof typeof things;
+
+/** What a limit is about: how many there may be, and how many are here or have room. */
+export type LimitReached =
+  | { readonly of: 'exercises'; readonly most: number; readonly here: number }
+  | { readonly of: 'pieces' | 'templates'; readonly most: number }
+  | { readonly of: 'singers'; readonly most: number; readonly room: number };
+
+function tooMany(limit: LimitReached): string {
+  switch (limit.of) {
+    case 'exercises':
+      return `A choir keeps at most ${limit.most} exercises of its own; ${limit.here} are here. Throw some away first.`;
+    case 'pieces':
+      return `A choir keeps at most ${limit.most} pieces. Throw some away first.`;
+    case 'templates':
+      return `A choir keeps at most ${limit.most} of these. Throw some away first.`;
+    case 'singers':
+      return `A choir’s roster holds ${limit.most} singers; there is room for ${limit.room} more.`;
+  }
+}
+
+/** What is wrong with something that was sent, where the contract alone cannot say it. */
+export type Invalid =
+  | { readonly what: 'body' | 'page' | 'file' | 'name' }
+  | { readonly what: 'piece-gone' }
+  | { readonly what: 'part'; readonly part: string };
+
+function invalid(found: Invalid): string {
+  switch (found.what) {
+    case 'body':
+      return 'Something in this is not as expected.';
+    case 'page':
+      return 'This page of the list is not known. Begin with the first one.';
+    case 'file':
+      return 'This file is empty. Choose another one.';
+    case 'name':
+      return 'Send the file itself.';
+    case 'piece-gone':
+      return 'A piece on this evening is not here any more. Choose another one for it.';
+    case 'part':
+      return `«${found.part}» is no part of this choir.`;
+  }
+}
+
+/** What happened and what to do, for every error the interface answers with. */
+export const problemWords = {
+  bad_json: (how: 'missing' | 'broken') =>
+    how === 'missing'
+      ? 'Send a JSON body with the content type application/json.'
+      : 'The body is no JSON. Check how it is written.',
+  bad_request: (what: 'request' | 'address') =>
+    what === 'request' ? 'This request could not be read.' : 'This address is not valid.',
+  invalid,
+  sign_in_first: () => 'Sign in to go on.',
+  wrong_password: () => 'E-mail and password do not go together. Check both and try again.',
+  demo_account: () => 'People of the demo have no password to change.',
+  not_allowed: () => 'Your role in this choir does not allow this; ask a director.',
+  other_origin: () => 'This request comes from another site and is refused.',
+  wrong_present_password: () => 'This is not your present password.',
+  no_such_account: () => 'Nobody has an account with this e-mail yet. Ask them to make one first.',
+  not_found: (thing: Thing) => `${things[thing]} is not here, or not yours to see.`,
+  changed_meanwhile: () => 'This was changed meanwhile. Look at both and choose.',
+  email_taken: () => 'There is an account with this e-mail already. Sign in with it.',
+  file_gone: () =>
+    'The file of this score is not kept any more. Read it in once more; what you chose is still here.',
+  has_plan: (title: string | undefined) =>
+    `“${title ?? 'a warm-up'}” has a plan. Leave it in the evening, or take its segments out first.`,
+  last_director: () => 'A choir needs a director. Make someone else director first.',
+  singers_left: (count: number, { one, many }: { readonly one: string; readonly many: string }) =>
+    `Say where the ${countInWords(count)} ${formFor(count, one, many)} ${formFor(count, 'sings', 'sing')} from now on.`,
+  too_many: tooMany,
+  too_large: (what: 'body' | 'score') =>
+    what === 'body'
+      ? 'This is too much at once; send less.'
+      : 'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
+  unreadable_score: () =>
+    'This score could not be read again. Read it in once more; what you chose is still here.',
+  too_many_attempts: (minutes: number) =>
+    `Too many attempts. Wait ${counted(minutes, 'minute', 'minutes')}, then try again.`,
+  unexpected: (id: string) =>
+    `Something went wrong on the server (${id}). Nothing was changed; try again, and tell who runs it if it stays.`,
+  database_away: () =>
+    'The database cannot be reached just now. Nothing was changed; try again in a moment.',
+  too_busy: () => 'The server reads other scores just now. Nothing is lost; try again in a moment.',
+} as const satisfies Readonly<Record<ErrorCode, (...facts: never[]) => string>>;
