@@ -46,7 +46,7 @@ export default {
       ...common,
       displayName: 'web',
       testEnvironment: '<rootDir>/packages/web/src/testing/environment.cjs',
-      roots: ['<rootDir>/packages/web'],
+      roots: ['<rootDir>/packages/web', '<rootDir>/packages/client'],
       testMatch: ['**/*.test.ts', '**/*.test.tsx'],
     },
   ],

@@ -1,5 +1,5 @@
 import { readdirSync, readFileSync, rmSync, writeFileSync } from 'node:fs';
-import { join } from 'node:path';
+import { dirname, join } from 'node:path';
 import { promisify } from 'node:util';
 import { brotliCompress, constants, gzip } from 'node:zlib';
 import { build as bundle } from 'esbuild';
@@ -45,8 +45,12 @@ export async function build(root: string): Promise<ReturnType<typeof firstLoads>
     logLevel: 'warn',
   });
   await bundle({
-    entryPoints: [join(root, 'packages', 'server', 'src', 'main.ts')],
-    outfile: serverFile(root),
+    entryPoints: {
+      server: join(root, 'packages', 'server', 'src', 'main.ts'),
+      'analysis.thread': join(root, 'packages', 'server', 'src', 'pieces', 'analysis', 'thread.ts'),
+    },
+    outdir: dirname(serverFile(root)),
+    outExtension: { '.js': '.mjs' },
     bundle: true,
     platform: 'node',
     format: 'esm',

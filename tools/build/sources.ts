@@ -2,7 +2,19 @@ import { createHash } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 
-const folders = ['core', 'contract', 'catalogue', 'server', 'web'];
+/** Every package that ships. */
+const folders = [
+  'catalogue',
+  'client',
+  'contract',
+  'core',
+  'interchange',
+  'plan',
+  'server',
+  'sound',
+  'web',
+  'words',
+];
 const isBuilt = (name: string): boolean => name === 'dist' || name === 'node_modules';
 const isTest = (path: string): boolean => /\.test\.tsx?$/.test(path);
 

@@ -7,6 +7,8 @@ import { startServer } from '../start/server';
 const port = process.env.E2E_PORT ?? '4173';
 const cluster = await throwawayCluster();
 await ensureDatabase(cluster.url, 'e2e');
+// Every reply is held against the contract.
+process.env.CHECK_REPLIES = 'yes';
 const server = await startServer(root, {
   DATABASE_URL: cluster.url('e2e'),
   PORT: port,

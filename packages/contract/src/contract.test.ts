@@ -47,7 +47,9 @@ describe('what crosses a boundary', () => {
     ];
     const plan = { schema: planSchemaVersion, tonight: { sections, needs: [] }, segments: [] };
     expect(planDocumentSchema.safeParse(plan).success).toBe(true);
-    expect(planDocumentSchema.safeParse({ ...plan, schema: planSchemaVersion + 1 }).success).toBe(false);
+    expect(planDocumentSchema.safeParse({ ...plan, schema: planSchemaVersion + 1 }).success).toBe(
+      false,
+    );
     const twice = { ...plan, tonight: { sections: [...sections, ...sections], needs: [] } };
     expect(firstMessage(planDocumentSchema.safeParse(twice))).toBe(
       'Each part may stand here once.',

@@ -1,16 +1,8 @@
 import { ages, placeNeeds, phases, purposes, shapes } from '@wide-fern/core';
 import { line, uuid } from './common';
+import { choiceLimits } from './limits';
 import { musicSchema } from './music';
 import { z } from './zod';
-
-/** The limits within which a segment's figures may be chosen; the fields' messages name them. */
-export const choiceLimits = {
-  tempo: [20, 240],
-  repetitions: [1, 24],
-  verses: [1, 8],
-  step: [1, 12],
-  talk: [0, 600],
-} as const satisfies Record<string, readonly [number, number]>;
 
 const within = ([least, most]: readonly [number, number], what: string) =>
   z

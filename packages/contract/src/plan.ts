@@ -1,6 +1,7 @@
 import { conditions, type PartNeed, type Section, type Tonight } from '@wide-fern/core';
 import { line, midiNote, pitchRange, withinReach, withinReachMessage } from './common';
 import { exerciseSchema, usualChoicesSchema } from './exercise';
+import { mostSegments, planSchemaVersion } from './limits';
 import { z } from './zod';
 
 /** A section as a plan is made for it: what it can sing, never the persons. */
@@ -54,12 +55,6 @@ export const segmentSchema = z.object({
   choices: choicesSchema,
 });
 export type Segment = z.infer<typeof segmentSchema>;
-
-/** More segments than this nobody leads in one warm-up. */
-export const mostSegments = 40;
-
-/** The shape of documents as they are now; older ones are brought up to it when they are read. */
-export const planSchemaVersion = 2;
 
 /** A warm-up as it is stored: everything its keys and times are computed from. */
 export const planDocumentSchema = z

@@ -1,6 +1,7 @@
 import { uuid } from './common';
 import { planDocumentSchema } from './plan';
 import { editFactSchema } from './planEdit';
+import { mostFacts } from './limits';
 import { z } from './zod';
 
 /** A stored plan as the server answers with it. */
@@ -12,9 +13,6 @@ export const planSchema = z.object({
   document: planDocumentSchema,
 });
 export type Plan = z.infer<typeof planSchema>;
-
-/** More facts than this about one save nobody reads; what is left out shows in the document. */
-export const mostFacts = 40;
 
 /** Saving: the version the changes started from (0 for a first plan), the whole document, and what was done. */
 export const savePlanSchema = z.object({

@@ -3,11 +3,12 @@
  * no input or output, no clock. docs/model.md explains every rule.
  */
 export * from './breath/phrase';
+export * from './evening/needs';
 export * from './evening/occasion';
 export * from './exercise';
 export * from './fit/fit';
+export * from './fit/sounding';
 export * from './fit/keyStrip';
-export * from './fit/sharedKeys';
 export * from './ladder';
 export * from './notation';
 export * from './piece';

@@ -22,3 +22,9 @@ export type PitchRange = readonly [low: MidiNote, high: MidiNote];
 /** The length in seconds of so many beats at a tempo. */
 export const beatsToSeconds = (beats: Beats, tempo: BeatsPerMinute): Seconds =>
   (beats * 60) / tempo;
+
+/** The span of a pattern over its tonic: its least and greatest offset. */
+export interface Span {
+  readonly lowest: Semitones;
+  readonly highest: Semitones;
+}

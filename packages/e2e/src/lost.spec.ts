@@ -61,10 +61,13 @@ test('a change that meets another one after a closed tab is a clash like any oth
   await expect(page.getByRole('button', { name: 'try now' })).toBeVisible();
   await page.close();
 
-  const meanwhile = { ...document, segments: document.segments.slice(0, 1) };
+  // The very segment that was left out here got more talk there.
+  const [first, ...rest] = document.segments;
+  const choices = { ...first!.choices, talk: first!.choices.talk + 5 };
+  const meanwhile = { ...document, segments: [{ ...first!, choices }, ...rest] };
   const put = await person.request.put(
     `/api/choirs/${person.choir}/evenings/${evening.id}/plans/warm-up`,
-    { data: { version: 1, document: meanwhile } },
+    { data: { version: 1, document: meanwhile, edits: [] } },
   );
   expect(put.status()).toBe(200);
 
@@ -72,7 +75,7 @@ test('a change that meets another one after a closed tab is a clash like any oth
   await again.goto(address);
   const panel = again.getByRole('alertdialog');
   await expect(panel).toContainText('Coat off');
-  await expect(panel).toContainText('Narrow hum');
+  await expect(panel).toContainText('1 segment is the same in both');
   await panel.getByRole('button', { name: 'Keep yours' }).click();
   await saved(again);
   expect(await segmentNames(again)).toEqual(['Narrow hum']);

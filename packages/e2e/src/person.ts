@@ -1,5 +1,6 @@
 import { randomUUID } from 'node:crypto';
 import { exercises } from '@wide-fern/catalogue';
+import { emptyDocument } from '@wide-fern/plan';
 import type {
   Evening,
   PlanDocument,
@@ -112,15 +113,14 @@ export async function storePlan(
   ids: readonly string[],
 ): Promise<PlanDocument> {
   const document: PlanDocument = {
-    schema: 1,
-    tonight: evening.tonight,
+    ...emptyDocument(evening.tonight),
     segments: ids.map((id, i) => {
       const exercise = exercises.find((one) => one.id === id)!;
       return { id: `s${i}`, exercise, choices: { ...exercise.usual, start: null } };
     }),
   };
   const response = await person.request.put(planAddress(person, evening), {
-    data: { version: 0, document },
+    data: { version: 0, document, edits: [] },
   });
   expect(response.status()).toBe(200);
   return document;
@@ -169,5 +169,9 @@ export async function addSingers(
 export async function singersOf({ request, choir }: Person): Promise<Singer[]> {
   const response = await request.get(`/api/choirs/${choir}/singers`);
   expect(response.status()).toBe(200);
-  return (await response.json()) as Singer[];
+  return ((await response.json()) as { items: Singer[] }).items;
 }
+
+/** Lets a browser hear of no changes that others make, as if the stream of them were cut. */
+export const hearNothing = ({ context }: Person): Promise<void> =>
+  context.route('**/api/choirs/*/events*', (route) => route.fulfill({ status: 204 }));

@@ -224,7 +224,7 @@ test('a file that is damaged, hostile or none at all is refused in words', async
     await expect(page.getByRole('alert')).toContainText('Nothing was changed.');
   }
   const kept = await person.request.get(`/api/choirs/${person.choir}/pieces`);
-  expect(await kept.json()).toEqual([]);
+  expect(await kept.json()).toEqual({ items: [], next: null });
   expectNoComplaints(person.context);
 });
 
@@ -248,7 +248,9 @@ test('a piece is typed by hand, and a slip is said at its part', async ({ browse
     'E♭4 to A5, two semitones above tonight',
   );
   const pieces = await person.request.get(`/api/choirs/${person.choir}/pieces`);
-  expect(((await pieces.json()) as PieceSummary[])[0]).toMatchObject({ ranges: { S: [63, 81] } });
+  expect(((await pieces.json()) as { items: PieceSummary[] }).items[0]).toMatchObject({
+    ranges: { S: [63, 81] },
+  });
   expectNoComplaints(person.context);
 });
 

@@ -5,7 +5,7 @@ import { expectNoComplaints, newEvening, newPerson, storePlan, type Person } fro
 
 const eveningsOf = async ({ request, choir }: Person): Promise<EveningSummary[]> => {
   const response = await request.get(`/api/choirs/${choir}/evenings`);
-  return (await response.json()) as EveningSummary[];
+  return ((await response.json()) as { items: EveningSummary[] }).items;
 };
 
 test('an evening is laid out to its end, repeated, and others begin like it', async ({

@@ -4,7 +4,8 @@ import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { expect, request, test, type APIRequestContext } from '@playwright/test';
-import type { Evening, Plan, Session } from '@wide-fern/contract';
+import type { Evening, EveningSummary, Plan, Session } from '@wide-fern/contract';
+import { emptyDocument } from '@wide-fern/plan';
 import { freePort } from '../../../tools/postgres/cluster';
 
 const root = join(import.meta.dirname, '..', '..', '..');
@@ -67,8 +68,10 @@ function dataFolder(): string {
 async function openPlan(api: APIRequestContext) {
   const session = (await (await api.post('/api/session/demo')).json()) as Session;
   const choir = session.choirs[0]!.id;
-  const evenings = (await (await api.get(`/api/choirs/${choir}/evenings`)).json()) as Evening[];
-  const { id } = evenings.at(-1)!;
+  const { items } = (await (await api.get(`/api/choirs/${choir}/evenings`)).json()) as {
+    items: EveningSummary[];
+  };
+  const { id } = items.at(-1)!;
   const evening = (await (await api.get(`/api/choirs/${choir}/evenings/${id}`)).json()) as Evening;
   const path = `/api/choirs/${choir}/evenings/${id}/plans/warm-up`;
   const read = async (): Promise<Plan | null> => {
@@ -83,7 +86,8 @@ async function openPlan(api: APIRequestContext) {
         const answer = await api.put(path, {
           data: {
             version: acknowledged,
-            document: { schema: 1, tonight: evening.tonight, segments: [] },
+            document: emptyDocument(evening.tonight),
+            edits: [],
           },
         });
         if (answer.status() !== 200) return acknowledged;

@@ -2,7 +2,7 @@
 export { writeAbc } from './abc/write';
 export { compress } from './container/compressed';
 export { listColumns, writeCsv } from './csv/csv';
-export { UnreadableFile, type FoundMusic, type NotKept } from './found';
+export { UnreadableFile, type FoundMusic, type NotKept } from './common/found';
 export { writeJson } from './json/json';
 export { writeMidi } from './midi/write';
 export { writeMusicXml } from './musicxml/write';

@@ -6,13 +6,13 @@ import { readFileSync } from 'node:fs';
 import {
   compress,
   readFile,
-  UnreadableFile,
   writeAbc,
   writeCsv,
   writeJson,
   writeMidi,
   writeMusicXml,
 } from './index';
+import { UnreadableFile } from './common/found';
 
 const bytes = (text: string) => new TextEncoder().encode(text);
 const hum = exercises.find(({ id }) => id === 'narrow-hum')!;

@@ -3,7 +3,7 @@ import { readAbc } from './abc/read';
 import { openCompressed } from './container/compressed';
 import { textOfBytes } from './container/text';
 import { readCsv } from './csv/csv';
-import { refuse, type FoundMusic, type NotKept } from './found';
+import { refuse, type FoundMusic, type NotKept } from './common/found';
 import { readJson } from './json/json';
 import { readMidi } from './midi/read';
 import { readMusicXml } from './musicxml/read';

@@ -1,3 +1,4 @@
+import { computed } from './remembered';
 import type { PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
 import {
   type Tonight,
@@ -33,14 +34,14 @@ const sameNeed = (a: PartNeed, b: PartNeed): boolean =>
 
 /** A segment as it would go on with other sections: a start chosen by hand stays where it still fits. */
 function carriedOver(segment: Segment, was: Tonight, now: Tonight): [Segment, KeyChange] {
-  const change = keyChange(segment, was, now);
+  const change = keyChange(segment, was, now, computed);
   const { keys } = change.now;
   const stuck = keys.kind !== 'none' && !keys.sung;
   if (segment.choices.start === null || (!stuck && change.misfits.length === 0)) {
     return [segment, change];
   }
   const free = { ...segment, choices: { ...segment.choices, start: null } };
-  return [free, { ...change, now: keyChange(free, was, now).now, differs: true }];
+  return [free, { ...change, now: keyChange(free, was, now, computed).now, differs: true }];
 }
 
 /** What has changed between the sections a plan was made for and those of the evening now; undefined when nothing did. */

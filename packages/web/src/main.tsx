@@ -5,7 +5,7 @@ import { createRoot } from 'react-dom/client';
 import { RouterProvider } from 'react-router';
 import { queryClient } from '@wide-fern/client';
 import { router } from './app/router';
-import { followLight } from './app/theme';
+import { followLight } from './here/theme';
 import './ui/fonts.css';
 import { system } from './ui/system';
 

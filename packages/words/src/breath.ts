@@ -1,4 +1,10 @@
-import type { BreathAdvice, Seconds } from '@wide-fern/core';
+import {
+  breathAdvice,
+  type BreathAdvice,
+  type PlannedExercise,
+  type Seconds,
+  type SegmentChoices,
+} from '@wide-fern/core';
 
 const shown = (seconds: Seconds): string => String(Math.round(seconds * 10) / 10);
 
@@ -6,3 +12,16 @@ const shown = (seconds: Seconds): string => String(Math.round(seconds * 10) / 10
 export const breathAdviceInWords = ({ seconds, comfortable, tempo }: BreathAdvice): string =>
   `${shown(seconds)} s on one breath; ${shown(comfortable)} s is comfortable here. ` +
   `Take it at ${tempo} a minute, put a breath in the middle, or let them breathe in turn.`;
+
+/** What to do when a phrase of an exercise outlasts the choir's breath; undefined when it does not. */
+export function breathAdviceFor(
+  { music, breathBeats, keyChangeBeats }: PlannedExercise,
+  { tempo, verses, repetitions }: Pick<SegmentChoices, 'tempo' | 'verses' | 'repetitions'>,
+  comfortable: Seconds,
+): string | undefined {
+  const advice = breathAdvice(
+    { music, tempo, breathBeats, keyChangeBeats, verses, keys: repetitions },
+    comfortable,
+  );
+  return advice && breathAdviceInWords(advice);
+}

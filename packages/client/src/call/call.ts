@@ -1,10 +1,21 @@
-import type { ErrorBody } from '@wide-fern/contract';
+import {
+  errorStatus,
+  placeOf,
+  type BodyOf,
+  type EndpointName,
+  type ErrorBody,
+  type ErrorCode,
+  type Page,
+  type ParamsOf,
+  type QueryOf,
+  type ReplyOf,
+} from '@wide-fern/contract';
 
 /** What the server refused, or that it could not be reached (status 0). */
 export class ApiError extends Error {
   constructor(
     readonly status: number,
-    readonly code: string,
+    readonly code: ErrorCode | 'unreachable',
     message: string,
     readonly fields: Readonly<Record<string, string>> = {},
   ) {
@@ -25,37 +36,70 @@ const unreachable = () =>
   );
 
 async function asError(response: Response): Promise<ApiError> {
-  try {
-    const { error } = (await response.json()) as ErrorBody;
-    return new ApiError(response.status, error.code, error.message, error.fields);
-  } catch {
-    return new ApiError(
-      response.status,
-      'unexpected',
-      'The server answered in a way we do not understand. Try again in a moment.',
-    );
+  const body = (await response.json().catch(() => undefined)) as Partial<ErrorBody> | undefined;
+  // Told apart by hand: the schema would come along with every first page.
+  if (body?.error && body.error.code in errorStatus) {
+    const { code, message, fields } = body.error;
+    return new ApiError(response.status, code, message, fields);
   }
+  return new ApiError(
+    response.status,
+    'unexpected',
+    'The server answered in a way we do not understand. Try again in a moment.',
+  );
 }
 
-interface Asking {
-  readonly method?: 'GET' | 'POST' | 'PUT' | 'DELETE';
-  readonly body?: unknown;
-  readonly signal?: AbortSignal;
+type OrNothing<K extends string, T> = undefined extends T
+  ? { readonly [P in K]?: undefined }
+  : { readonly [P in K]: T };
+type Known<N extends EndpointName> =
+  Record<never, never> extends ParamsOf<N>
+    ? { readonly params?: undefined }
+    : { readonly params: ParamsOf<N> };
+
+/** What a call of an endpoint needs: what stands in its path, behind its question mark, and its body. */
+export type Asked<N extends EndpointName> = Known<N> &
+  (BodyOf<N> extends Uint8Array ? { readonly body: Blob } : OrNothing<'body', BodyOf<N>>) & {
+    readonly query?: QueryOf<N>;
+    readonly signal?: AbortSignal;
+  };
+
+/** The address of an endpoint with everything filled in. */
+export function addressOf(
+  name: EndpointName,
+  params: Readonly<Record<string, string>> = {},
+  query: Readonly<Record<string, string | undefined>> = {},
+): string {
+  const path = placeOf(name).path.replace(/:(\w+)/g, (_, key: string) =>
+    encodeURIComponent(params[key] ?? ''),
+  );
+  const given = Object.entries(query).flatMap(([key, value]) =>
+    value === undefined ? [] : [[key, value]],
+  );
+  return `/api${path}${given.length > 0 ? `?${new URLSearchParams(given).toString()}` : ''}`;
 }
 
-/** Asks the server; throws an ApiError for whatever is not a success. */
-export async function ask<T>(
-  path: string,
-  { method = 'GET', body, signal }: Asking = {},
-): Promise<T> {
+const bodyOf = (body: unknown): { body?: BodyInit; headers?: Record<string, string> } => {
+  if (body === undefined) return {};
+  if (body instanceof Blob) {
+    return { body, headers: { 'Content-Type': 'application/octet-stream' } };
+  }
+  return { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } };
+};
+
+async function fetched<N extends EndpointName>(name: N, asked: Asked<N>): Promise<Response> {
+  const { params, query, body, signal } = asked as {
+    params?: Record<string, string>;
+    query?: Record<string, string | undefined>;
+    body?: unknown;
+    signal?: AbortSignal;
+  };
   let response: Response;
   try {
-    response = await fetch(`/api${path}`, {
-      method,
+    response = await fetch(addressOf(name, params, query), {
+      method: placeOf(name).method,
       credentials: 'same-origin',
-      ...(body === undefined
-        ? {}
-        : { body: JSON.stringify(body), headers: { 'Content-Type': 'application/json' } }),
+      ...bodyOf(body),
       ...(signal ? { signal } : {}),
     });
   } catch (error) {
@@ -63,44 +107,45 @@ export async function ask<T>(
     throw unreachable();
   }
   if (!response.ok) throw await asError(response);
-  if (response.status === 204) return undefined as T;
-  return (await response.json()) as T;
+  return response;
 }
 
-/** Fetches a file as it is. */
-export async function askFile(
-  path: string,
-  signal?: AbortSignal,
+/**
+ * Calls an endpoint of the server. What comes back is what the contract promises: the server's tests
+ * hold every reply against it.
+ * @throws ApiError for whatever is not a success; a DOMException when it was called off.
+ * @example const evening = await call('showEvening', { params: { choir, evening: id } });
+ */
+export async function call<N extends EndpointName>(name: N, asked: Asked<N>): Promise<ReplyOf<N>> {
+  const response = await fetched(name, asked);
+  return (response.status === 204 ? undefined : await response.json()) as ReplyOf<N>;
+}
+
+/** Fetches a file as it is kept. */
+export async function callFile(
+  name: 'showScoreFile',
+  asked: Asked<'showScoreFile'>,
 ): Promise<Uint8Array<ArrayBuffer>> {
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, {
-      credentials: 'same-origin',
-      ...(signal ? { signal } : {}),
-    });
-  } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
-    throw unreachable();
-  }
-  if (!response.ok) throw await asError(response);
+  const response = await fetched(name, asked);
   return new Uint8Array(await response.arrayBuffer());
 }
 
-/** Hands a file in. */
-export async function sendFile<T>(path: string, bytes: Blob): Promise<T> {
-  let response: Response;
-  try {
-    response = await fetch(`/api${path}`, {
-      method: 'POST',
-      credentials: 'same-origin',
-      body: bytes,
-      headers: { 'Content-Type': 'application/octet-stream' },
-    });
-  } catch {
-    throw unreachable();
+/** The endpoints that answer with a page of a list, and what one of its items is. */
+export type PagedName = {
+  [N in EndpointName]: ReplyOf<N> extends Page<unknown> ? N : never;
+}[EndpointName];
+export type ItemOf<N extends PagedName> = ReplyOf<N> extends Page<infer Item> ? Item : never;
+
+/** Every item of a list, page after page. */
+export async function callAll<N extends PagedName>(name: N, asked: Asked<N>): Promise<ItemOf<N>[]> {
+  const items: ItemOf<N>[] = [];
+  for (let after: string | undefined; ;) {
+    const query = after === undefined ? {} : { after };
+    const page = (await call(name, { ...asked, query } as unknown as Asked<N>)) as Page<ItemOf<N>>;
+    items.push(...page.items);
+    if (page.next === null) return items;
+    after = page.next;
   }
-  if (!response.ok) throw await asError(response);
-  return (await response.json()) as T;
 }
 
 /** What to tell a person about an error of any kind. */

@@ -1,13 +1,14 @@
 import { exercises } from '@wide-fern/catalogue';
+import type { EditFact } from '@wide-fern/contract';
 import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
-import { planActions } from './acts';
+import { planActs } from './acts';
 import { createPlanStore } from './planStore';
 
 function open(...ids: readonly string[]) {
   const document = documentOf(...ids);
   const store = createPlanStore(planOf(document), document);
-  const said: string[] = [];
-  const acts = planActions(store, (words) => said.push(words));
+  const said: EditFact[] = [];
+  const acts = planActs(store, (fact) => said.push(fact));
   store.getState().choose(ids[0]!);
   const segment = (id: string) => store.getState().document.segments.find((one) => one.id === id)!;
   return { store, acts, said, segment };
@@ -19,9 +20,10 @@ describe('the acts on a plan, one after the other without a drawing between', ()
     acts.goBy(1);
     acts.moveBy(1);
     expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum', 'long-s']);
-    expect(said).toEqual(['Long s, short s is now 3 of 3.']);
+    const moved = { code: 'moved', name: 'Long s, short s', place: 3, of: 3 };
+    expect(said).toEqual([moved]);
     acts.moveBy(1);
-    expect(said.at(-1)).toBe('Long s, short s is now 3 of 3.');
+    expect(said).toEqual([moved]);
   });
   it('move the start of what was chosen the moment before, and back to the best', () => {
     const { acts, segment } = open('coat-off', 'narrow-hum');
@@ -42,7 +44,7 @@ describe('the acts on a plan, one after the other without a drawing between', ()
     expect(segment('narrow-hum').choices.repetitions).toBe(7);
     acts.goBy(-5);
     expect(store.getState().chosen).toBe('narrow-hum');
-    acts.leaveOut();
+    acts.takeOut();
     expect(idsOf(store.getState().document)).toEqual(['embers']);
     acts.take(exercises.find(({ id }) => id === 'coat-off')!);
     expect(store.getState().document.segments.map(({ exercise }) => exercise.id)).toEqual([
@@ -50,8 +52,8 @@ describe('the acts on a plan, one after the other without a drawing between', ()
       'embers',
     ]);
     expect(said).toEqual([
-      'Narrow hum is left out; undo brings it back.',
-      'Coat off is in the plan.',
+      { code: 'taken-out', name: 'Narrow hum' },
+      { code: 'added', name: 'Coat off', place: 1 },
     ]);
   });
 });

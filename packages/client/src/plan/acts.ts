@@ -1,11 +1,11 @@
-import type { Choices, Exercise } from '@wide-fern/contract';
+import type { Choices, EditFact, Exercise } from '@wide-fern/contract';
 import { computeSegment, type MidiNote } from '@wide-fern/core';
-import { addSegment, choose, leaveOut, moveSegment } from '@wide-fern/plan';
-import type { PlanStore } from './planStore';
+import { addExercise, choose, moveTo, takeOut } from '@wide-fern/plan';
 import { newId } from '../device/windows';
+import type { PlanStore } from './planStore';
 
 /** What a director can do to a plan and to its chosen segment. */
-export interface PlanActions {
+export interface PlanActs {
   /** Changes what is chosen for the chosen segment; changes of one label are undone together. */
   readonly choose: (changed: Partial<Choices>, label: string) => void;
   /** Chooses the segment so many places on. */
@@ -14,27 +14,23 @@ export interface PlanActions {
   readonly moveTo: (id: string, place: number) => void;
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
-  readonly leaveOut: () => void;
+  readonly takeOut: () => void;
   readonly take: (exercise: Exercise) => void;
 }
 
 /**
  * The acts on a plan. Each reads the plan as it is at that moment: keys can come faster than the
- * page is drawn. What was done is said aloud by `say`.
+ * page is drawn. What was added, moved or taken out is told to `tell`.
  */
-export function planActions(store: PlanStore, say: (words: string) => void): PlanActions {
+export function planActs(store: PlanStore, tell: (fact: EditFact) => void): PlanActs {
   const now = () => {
     const { chosen, document } = store.getState();
     const place = document.segments.findIndex(({ id }) => id === chosen);
     return { document, place, segment: document.segments[place] };
   };
   const { edit } = store.getState();
-  const moveTo = (id: string, to: number) => {
-    edit(moveSegment(id, to));
-    const { segments } = store.getState().document;
-    const place = segments.findIndex((one) => one.id === id);
-    if (place < 0) return;
-    say(`${segments[place]!.exercise.name} is now ${place + 1} of ${segments.length}.`);
+  const move = (id: string, to: number) => {
+    edit(moveTo(now().document, id, to)).forEach(tell);
   };
   const change = (changed: Partial<Choices>, label: string) => {
     const { segment } = now();
@@ -44,8 +40,7 @@ export function planActions(store: PlanStore, say: (words: string) => void): Pla
   const bestStart = (): MidiNote | undefined => {
     const { segment, document } = now();
     if (!segment) return undefined;
-    const { sections, needs } = document.tonight;
-    const { keys } = computeSegment(segment, { sections, needs });
+    const { keys } = computeSegment(segment, document.tonight);
     if (keys.kind === 'none' || !keys.best || keys.best.kind === 'infeasible') return undefined;
     return keys.best.start;
   };
@@ -57,10 +52,10 @@ export function planActions(store: PlanStore, say: (words: string) => void): Pla
       const id = document.segments[to]?.id;
       if (id) store.getState().choose(id);
     },
-    moveTo,
+    moveTo: move,
     moveBy: (places) => {
       const { segment, place } = now();
-      if (segment) moveTo(segment.id, place + places);
+      if (segment) move(segment.id, place + places);
     },
     startBy: (semitones) => {
       const best = bestStart();
@@ -75,15 +70,12 @@ export function planActions(store: PlanStore, say: (words: string) => void): Pla
       const repetitions = segment.choices.repetitions + count;
       change({ repetitions }, `${segment.id} repetitions`);
     },
-    leaveOut: () => {
+    takeOut: () => {
       const { segment } = now();
-      if (!segment) return;
-      say(`${segment.exercise.name} is left out; undo brings it back.`);
-      edit(leaveOut(segment.id));
+      if (segment) edit(takeOut(segment.id)).forEach(tell);
     },
     take: (exercise) => {
-      edit(addSegment(exercise, newId()));
-      say(`${exercise.name} is in the plan.`);
+      edit(addExercise(now().document, exercise, newId())).forEach(tell);
     },
   };
 }

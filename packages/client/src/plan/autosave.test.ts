@@ -1,6 +1,7 @@
 import type { Plan, SavePlan } from '@wide-fern/contract';
 import { ApiError } from '../call/call';
-import { leaveOut } from '@wide-fern/plan';
+import { takeOut } from '@wide-fern/plan';
+import { choose, performAll } from '@wide-fern/plan';
 import { documentOf, planOf } from '@wide-fern/plan/testing';
 import { startAutosave, type SavingWorld } from './autosave';
 import { createPlanStore } from './planStore';
@@ -47,8 +48,8 @@ describe('autosave', () => {
     const { it: outside, sent, kept, pass } = world();
     const store = createPlanStore(planOf(document), document);
     startAutosave(store, outside);
-    store.getState().edit(leaveOut('pulley'));
-    store.getState().edit(leaveOut('narrow-hum'));
+    store.getState().edit(takeOut('pulley'));
+    store.getState().edit(takeOut('narrow-hum'));
     expect(store.getState().saving.kind).toBe('changed');
     expect(kept).toEqual([true, true]);
     await pass();
@@ -63,9 +64,9 @@ describe('autosave', () => {
     const { it: outside, sent, pass } = world();
     const store = createPlanStore(planOf(document), document);
     const { saveNow } = startAutosave(store, outside);
-    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(takeOut('pulley'));
     const saving = saveNow();
-    store.getState().edit(leaveOut('narrow-hum'));
+    store.getState().edit(takeOut('narrow-hum'));
     await saving;
     expect(store.getState().saving.kind).toBe('changed');
     await pass();
@@ -84,7 +85,7 @@ describe('autosave', () => {
       new ApiError(503, 'database_away', ''),
       new ApiError(500, 'unexpected', ''),
     );
-    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(takeOut('pulley'));
     const waits = [await pass(), await pass(), await pass()];
     expect(store.getState().saving.kind).toBe('waiting');
     waits.push(await pass());
@@ -101,7 +102,7 @@ describe('autosave', () => {
       const store = createPlanStore(planOf(document), document);
       startAutosave(store, outside);
       answers.push(error);
-      store.getState().edit(leaveOut('pulley'));
+      store.getState().edit(takeOut('pulley'));
       await pass();
       expect(store.getState().saving.kind).toBe(kind);
       expect(await pass()).toEqual([]);
@@ -113,13 +114,14 @@ describe('autosave', () => {
     const { it: outside, answers, sent, pass, serverHas } = world();
     const store = createPlanStore(planOf(document), document);
     startAutosave(store, outside);
-    const theirs = planOf(documentOf('ebb-tide'), 2);
+    // They chose a tempo for the very segment that is taken out here.
+    const theirs = planOf(performAll(document, [choose('pulley', { tempo: 60 })]), 2);
     answers.push(conflict());
     serverHas(theirs);
-    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(takeOut('pulley'));
     await pass();
     expect(store.getState().saving).toEqual({ kind: 'clash', theirs });
-    store.getState().edit(leaveOut('narrow-hum'));
+    store.getState().edit(takeOut('narrow-hum'));
     await pass();
     expect(sent).toHaveLength(1);
     store.getState().settle('mine');
@@ -128,11 +130,49 @@ describe('autosave', () => {
     expect(sent[1]?.document.segments).toHaveLength(1);
   });
 
+  it('puts together what two windows changed in different places, and saves that', async () => {
+    const { it: outside, answers, sent, pass, serverHas } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    answers.push(conflict());
+    serverHas(planOf(performAll(document, [choose('narrow-hum', { tempo: 61 })]), 4));
+    store.getState().edit(takeOut('pulley'));
+    await pass();
+    await pass();
+    expect(store.getState()).toMatchObject({ version: 5, saving: { kind: 'saved' } });
+    expect(sent[1]).toMatchObject({ version: 4, edits: [{ code: 'taken-out', name: 'Pulley' }] });
+    const both = sent[1]!.document.segments;
+    expect(both.map(({ id, choices }) => [id, choices.tempo])).toEqual([
+      ['coat-off', document.segments[0]!.choices.tempo],
+      ['narrow-hum', 61],
+    ]);
+    // One's own edit is still an undo away; theirs stays.
+    store.getState().undo();
+    expect(store.getState().document.segments.map(({ id }) => id)).toContain('pulley');
+    expect(store.getState().document.segments[1]!.choices.tempo).toBe(61);
+  });
+
+  it('tells what was done, each thing once', async () => {
+    const { it: outside, sent, pass } = world();
+    const store = createPlanStore(planOf(document), document);
+    const { saveNow } = startAutosave(store, outside);
+    for (const tempo of [90, 92]) store.getState().edit(choose('pulley', { tempo }), 'tempo');
+    const saving = saveNow();
+    store.getState().edit(takeOut('narrow-hum'));
+    await saving;
+    await pass();
+    expect(sent.map(({ edits }) => edits)).toEqual([
+      [{ code: 'chosen', name: 'Pulley', field: 'tempo', value: 92 }],
+      [{ code: 'taken-out', name: 'Narrow hum' }],
+    ]);
+    expect(store.getState().unsaved).toEqual([]);
+  });
+
   it('takes its own save whose answer was lost for what it is', async () => {
     const { it: outside, answers, pass, serverHas } = world();
     const store = createPlanStore(planOf(document), document);
     startAutosave(store, outside);
-    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(takeOut('pulley'));
     answers.push(conflict());
     // The database hands keys back in another order.
     const { segments, tonight, schema } = store.getState().document;
@@ -145,9 +185,9 @@ describe('autosave', () => {
     const { it: outside, sent, pass } = world();
     const store = createPlanStore(planOf(document), document);
     const { stop } = startAutosave(store, outside);
-    store.getState().edit(leaveOut('pulley'));
+    store.getState().edit(takeOut('pulley'));
     stop();
-    store.getState().edit(leaveOut('narrow-hum'));
+    store.getState().edit(takeOut('narrow-hum'));
     await pass();
     expect(sent).toEqual([]);
   });

@@ -1,7 +1,7 @@
 import type { Plan, PlanDocument, SavePlan } from '@wide-fern/contract';
 import { ApiError } from '../call/call';
 import type { PlanStore } from './planStore';
-import { sameDocument } from '@wide-fern/plan';
+import { merge, sameDocument } from '@wide-fern/plan';
 
 /** How saving reaches the world; the tests hand in their own. */
 export interface SavingWorld {
@@ -42,7 +42,19 @@ export function startAutosave(store: PlanStore, world: SavingWorld) {
       stored(mine, theirs);
       if (isUnsaved()) schedule(quiet);
       else world.keep(false);
-    } else setSaving({ kind: 'clash', theirs });
+    } else putTogether(theirs);
+  }
+
+  /** What both changed in different places goes together; where both changed the same a person chooses. */
+  function putTogether(theirs: Plan): void {
+    const { acknowledged, document, rebase, setSaving } = store.getState();
+    const merged = merge(acknowledged, document, theirs.document);
+    if (merged.kind === 'clash') {
+      setSaving({ kind: 'clash', theirs });
+      return;
+    }
+    rebase(theirs, merged);
+    schedule(0);
   }
 
   async function fail(error: unknown, mine: PlanDocument): Promise<void> {
@@ -61,14 +73,14 @@ export function startAutosave(store: PlanStore, world: SavingWorld) {
   }
 
   async function save(): Promise<void> {
-    const { document, version, saving, setSaving, stored } = store.getState();
+    const { document, version, unsaved, saving, setSaving, stored } = store.getState();
     if (busy || saving.kind === 'clash' || !isUnsaved()) return;
     busy = true;
     setSaving({ kind: 'saving' });
     try {
-      const plan = await world.save({ version, document });
+      const plan = await world.save({ version, document, edits: [...unsaved] });
       failures = 0;
-      stored(document, plan);
+      stored(document, plan, unsaved);
       if (isUnsaved()) schedule(quiet);
       else world.keep(false);
     } catch (error) {

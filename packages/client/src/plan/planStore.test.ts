@@ -1,4 +1,4 @@
-import { choose, leaveOut } from '@wide-fern/plan';
+import { choose, performAll, takeOut } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
 import { createPlanStore } from './planStore';
 
@@ -6,6 +6,34 @@ const document = documentOf('coat-off', 'narrow-hum', 'pulley');
 const open = () => createPlanStore(planOf(document), documentOf());
 
 describe('a plan’s store', () => {
+  it('knows that nothing is unsaved once everything was undone', () => {
+    const store = open();
+    store.getState().edit(choose('pulley', { tempo: 90 }));
+    store.getState().edit(takeOut('coat-off'));
+    store.getState().undo();
+    store.getState().undo();
+    expect(store.getState().document).toBe(store.getState().acknowledged);
+  });
+
+  it('passes over steps that what others did has made impossible', () => {
+    const store = open();
+    const { edit, adopt, undo } = store.getState();
+    edit(choose('narrow-hum', { tempo: 90 }));
+    edit(choose('pulley', { tempo: 91 }));
+    const { document: mine } = store.getState();
+    store.getState().stored(mine, planOf(mine, 2));
+    const without = performAll(mine, [takeOut('pulley')]);
+    adopt(planOf(without, 3));
+    // What they took out is an undo away.
+    undo();
+    expect(idsOf(store.getState().document)).toContain('pulley');
+    store.getState().redo();
+    undo();
+    undo();
+    undo();
+    expect(store.getState().document.segments[1]?.choices.tempo).not.toBe(90);
+  });
+
   it('begins with what the server has, or empty', () => {
     expect(open().getState()).toMatchObject({ version: 1, chosen: 'coat-off', past: [] });
     expect(createPlanStore(null, documentOf()).getState()).toMatchObject({
@@ -17,8 +45,8 @@ describe('a plan’s store', () => {
   it('undoes and redoes, and forgets what was undone after a new edit', () => {
     const store = open();
     const { edit, undo, redo } = store.getState();
-    edit(leaveOut('pulley'));
-    edit(leaveOut('narrow-hum'));
+    edit(takeOut('pulley'));
+    edit(takeOut('narrow-hum'));
     undo();
     expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum']);
     redo();
@@ -26,8 +54,8 @@ describe('a plan’s store', () => {
     undo();
     undo();
     undo();
-    expect(store.getState().document).toBe(document);
-    edit(leaveOut('coat-off'));
+    expect(store.getState().document).toEqual(document);
+    edit(takeOut('coat-off'));
     redo();
     expect(idsOf(store.getState().document)).toEqual(['narrow-hum', 'pulley']);
   });
@@ -40,16 +68,16 @@ describe('a plan’s store', () => {
     undo();
     expect(store.getState().document.segments[2]?.choices).toMatchObject({ tempo: 94, verses: 1 });
     undo();
-    expect(store.getState().document).toBe(document);
+    expect(store.getState().document).toEqual(document);
   });
 
   it('keeps something chosen when the chosen segment goes', () => {
     const store = open();
     store.getState().choose('narrow-hum');
-    store.getState().edit(leaveOut('narrow-hum'));
+    store.getState().edit(takeOut('narrow-hum'));
     expect(store.getState().chosen).toBe('pulley');
-    store.getState().edit(leaveOut('pulley'));
-    store.getState().edit(leaveOut('coat-off'));
+    store.getState().edit(takeOut('pulley'));
+    store.getState().edit(takeOut('coat-off'));
     expect(store.getState().chosen).toBeNull();
   });
 
@@ -58,7 +86,7 @@ describe('a plan’s store', () => {
     (which) => {
       const store = open();
       const theirs = planOf(documentOf('ebb-tide'), 5);
-      store.getState().edit(leaveOut('pulley'));
+      store.getState().edit(takeOut('pulley'));
       const mine = store.getState().document;
       store.getState().setSaving({ kind: 'clash', theirs });
       store.getState().settle(which);

@@ -1,6 +1,12 @@
-import type { Plan, PlanDocument } from '@wide-fern/contract';
+import {
+  mostFacts,
+  type EditFact,
+  type Plan,
+  type PlanDocument,
+  type PlanEdit,
+} from '@wide-fern/contract';
+import { factsOf, perform, replaceBy, sameSegments, type Merged } from '@wide-fern/plan';
 import { createStore, type StoreApi } from 'zustand/vanilla';
-import type { Edit } from '@wide-fern/plan';
 
 /** Where the last change has got to. */
 export type Saving =
@@ -13,6 +19,12 @@ export type Saving =
   | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'clash'; readonly theirs: Plan };
 
+/** An edit that was done, and the one that undoes it. */
+export interface Step {
+  readonly edit: PlanEdit;
+  readonly inverse: PlanEdit;
+}
+
 /** A plan while it is edited. */
 export interface PlanState {
   readonly document: PlanDocument;
@@ -20,107 +32,157 @@ export interface PlanState {
   readonly acknowledged: PlanDocument;
   /** The server's version that changes start from; 0 before the first save. */
   readonly version: number;
-  readonly past: readonly PlanDocument[];
-  readonly future: readonly PlanDocument[];
+  readonly past: readonly Step[];
+  readonly future: readonly Step[];
+  /** What was done since the server last acknowledged it. */
+  readonly unsaved: readonly EditFact[];
   readonly saving: Saving;
   readonly chosen: string | null;
 }
 
-export interface PlanActions {
-  /** Applies an edit; edits with the same label in a row are undone as one. */
-  readonly edit: (edit: Edit, label?: string) => void;
+export interface PlanHandling {
+  /** Does an edit, and answers with what it did; edits with the same label in a row are undone as one. */
+  readonly edit: (edit: PlanEdit, label?: string) => readonly EditFact[];
   readonly undo: () => void;
   readonly redo: () => void;
   readonly choose: (segment: string | null) => void;
   readonly setSaving: (saving: Saving) => void;
-  /** The server has stored this document as this version. */
-  readonly stored: (document: PlanDocument, plan: Plan) => void;
-  /** Shows what someone else saved; one's own state is an undo away. */
+  /** The server has stored this document as this version, and heard of these facts. */
+  readonly stored: (document: PlanDocument, plan: Plan, told?: readonly EditFact[]) => void;
+  /** Shows what someone else saved while nothing was unsaved here. */
   readonly adopt: (plan: Plan) => void;
+  /** Goes on from what someone else saved, with what was changed here put on it. */
+  readonly rebase: (theirs: Plan, merged: Extract<Merged, { kind: 'merged' }>) => void;
   /** Ends a clash: keeps mine over theirs, or takes theirs. The other one is an undo away. */
   readonly settle: (which: 'mine' | 'theirs') => void;
 }
 
-export type PlanStore = StoreApi<PlanState & PlanActions>;
+export type PlanStore = StoreApi<PlanState & PlanHandling>;
 
 /** How many steps back are kept. */
 const mostSteps = 200;
-const pushed = (past: readonly PlanDocument[], document: PlanDocument) =>
-  [...past, document].slice(-mostSteps);
+const pushed = (past: readonly Step[], step: Step) => [...past, step].slice(-mostSteps);
 
 /** The chosen segment, if the document still has it; else its first. */
 const stillChosen = (document: PlanDocument, chosen: string | null): string | null =>
   document.segments.some(({ id }) => id === chosen) ? chosen : (document.segments[0]?.id ?? null);
 
+/** After a segment went, the one that now stands in its place is chosen; a new one is chosen itself. */
+function nextChosen({ document, chosen }: PlanState, next: PlanDocument): string | null {
+  const added = next.segments.find(({ id }) => !document.segments.some((one) => one.id === id));
+  if (added) return added.id;
+  if (next.segments.some(({ id }) => id === chosen)) return chosen;
+  const place = document.segments.findIndex(({ id }) => id === chosen);
+  return next.segments[Math.min(Math.max(place, 0), next.segments.length - 1)]?.id ?? null;
+}
+
+/** What was done last said once: a row of equal edits is one. */
+const joinedFacts = (before: readonly EditFact[], now: readonly EditFact[], joins: boolean) =>
+  [...(joins ? before.slice(0, -now.length) : before), ...now].slice(-mostFacts);
+
+/** The document, or the acknowledged one when both say the same: then nothing is unsaved. */
+const settled = (document: PlanDocument, { acknowledged }: PlanState): PlanDocument =>
+  sameSegments(document, acknowledged) ? acknowledged : document;
+
+/** Takes a step back (or on again): steps that cannot be done any more are passed over. */
+function stepped(state: PlanState, from: 'past' | 'future'): Partial<PlanState> | PlanState {
+  const isBack = from === 'past';
+  const waiting = [...state[from]];
+  while (waiting.length > 0) {
+    const step = isBack ? waiting.pop()! : waiting.shift()!;
+    const performed = perform(state.document, isBack ? step.inverse : step.edit);
+    if (!performed) continue;
+    const document = settled(performed.document, state);
+    const edit = isBack ? step.inverse : step.edit;
+    const facts = factsOf(edit, state.document, document);
+    return {
+      document,
+      past: isBack ? waiting : pushed(state.past, { edit, inverse: performed.inverse }),
+      future: isBack
+        ? [{ edit: performed.inverse, inverse: step.inverse }, ...state.future]
+        : waiting,
+      unsaved: joinedFacts(state.unsaved, facts, false),
+      chosen: stillChosen(document, state.chosen),
+    };
+  }
+  return { [from]: waiting };
+}
+
 /** A store for one plan, from what the server has of it or from an empty document. */
 export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanStore {
   const document = plan?.document ?? empty;
   let lastLabel: string | undefined;
-  return createStore((set) => ({
+  return createStore((set, get) => ({
     document,
     acknowledged: document,
     version: plan?.version ?? 0,
     past: [],
     future: [],
+    unsaved: [],
     saving: { kind: 'saved', at: plan?.savedAt ?? null },
     chosen: document.segments[0]?.id ?? null,
-    edit: (edit, label) =>
-      set((state) => {
-        const next = edit(state.document);
-        if (next === state.document) return state;
-        const joins = label !== undefined && label === lastLabel && state.past.length > 0;
-        lastLabel = label;
-        const added = next.segments.find(
-          ({ id }) => !state.document.segments.some((one) => one.id === id),
-        );
-        return {
-          document: next,
-          past: joins ? state.past : pushed(state.past, state.document),
-          future: [],
-          chosen: added?.id ?? nextChosen(state, next),
-        };
-      }),
-    undo: () =>
-      set((state) => {
-        const before = state.past[state.past.length - 1];
-        if (!before) return state;
-        lastLabel = undefined;
-        return {
-          document: before,
-          past: state.past.slice(0, -1),
-          future: [state.document, ...state.future],
-          chosen: stillChosen(before, state.chosen),
-        };
-      }),
-    redo: () =>
-      set((state) => {
-        const [after, ...rest] = state.future;
-        if (!after) return state;
-        lastLabel = undefined;
-        return {
-          document: after,
-          past: pushed(state.past, state.document),
-          future: rest,
-          chosen: stillChosen(after, state.chosen),
-        };
-      }),
+    edit: (edit, label) => {
+      const state = get();
+      const performed = perform(state.document, edit);
+      if (!performed) return [];
+      const last = state.past.at(-1);
+      const joins = label !== undefined && label === lastLabel && last !== undefined;
+      lastLabel = label;
+      const facts = factsOf(edit, state.document, performed.document);
+      const inverse = joins ? last.inverse : performed.inverse;
+      set({
+        document: performed.document,
+        past: pushed(joins ? state.past.slice(0, -1) : state.past, { edit, inverse }),
+        future: [],
+        unsaved: joinedFacts(state.unsaved, facts, joins),
+        chosen: nextChosen(state, performed.document),
+      });
+      return facts;
+    },
+    undo: () => {
+      lastLabel = undefined;
+      set((state) => stepped(state, 'past'));
+    },
+    redo: () => {
+      lastLabel = undefined;
+      set((state) => stepped(state, 'future'));
+    },
     choose: (chosen) => set({ chosen }),
     setSaving: (saving) => set({ saving }),
-    stored: (stored, { version, savedAt }) =>
+    stored: (stored, { version, savedAt }, told = []) =>
       set((state) => ({
         version,
         acknowledged: stored,
+        unsaved:
+          state.document === stored ? [] : state.unsaved.filter((one) => !told.includes(one)),
         saving: state.document === stored ? { kind: 'saved', at: savedAt } : { kind: 'changed' },
       })),
     adopt: (theirs) =>
+      set((state) => {
+        lastLabel = undefined;
+        const lost = state.document.segments.some(
+          ({ id }) => !theirs.document.segments.some((one) => one.id === id),
+        );
+        // What they took out is an undo away here too.
+        const step = { edit: replaceBy(theirs.document), inverse: replaceBy(state.document) };
+        return {
+          document: theirs.document,
+          acknowledged: theirs.document,
+          version: theirs.version,
+          past: lost ? pushed(state.past, step) : state.past,
+          future: [],
+          unsaved: [],
+          saving: { kind: 'saved', at: theirs.savedAt },
+          chosen: stillChosen(theirs.document, state.chosen),
+        };
+      }),
+    rebase: (theirs, { document: merged }) =>
       set((state) => ({
-        document: theirs.document,
+        document: merged,
         acknowledged: theirs.document,
         version: theirs.version,
-        past: pushed(state.past, state.document),
-        future: [],
-        saving: { kind: 'saved', at: theirs.savedAt },
-        chosen: stillChosen(theirs.document, state.chosen),
+        saving: { kind: 'changed' },
+        chosen: stillChosen(merged, state.chosen),
       })),
     settle: (which) =>
       set((state) => {
@@ -130,23 +192,18 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
         const mine = state.document;
         const base = { version: theirs.version, acknowledged: theirs.document, future: [] };
         if (which === 'mine') {
-          const past = pushed(state.past, theirs.document);
-          return { ...base, past, saving: { kind: 'changed' } };
+          const step = { edit: replaceBy(mine), inverse: replaceBy(theirs.document) };
+          return { ...base, past: pushed(state.past, step), saving: { kind: 'changed' } };
         }
+        const step = { edit: replaceBy(theirs.document), inverse: replaceBy(mine) };
         return {
           ...base,
           document: theirs.document,
-          past: pushed(state.past, mine),
+          past: pushed(state.past, step),
+          unsaved: [],
           saving: { kind: 'saved', at: theirs.savedAt },
           chosen: stillChosen(theirs.document, state.chosen),
         };
       }),
   }));
-}
-
-/** After a segment went, the one that now stands in its place is chosen. */
-function nextChosen(state: PlanState, next: PlanDocument): string | null {
-  if (next.segments.some(({ id }) => id === state.chosen)) return state.chosen;
-  const place = state.document.segments.findIndex(({ id }) => id === state.chosen);
-  return next.segments[Math.min(Math.max(place, 0), next.segments.length - 1)]?.id ?? null;
 }

@@ -10,7 +10,7 @@ import {
   signUpSchema,
   type Role,
 } from '../account';
-import type { ErrorCode } from '../errors';
+import type { ErrorCode } from '../errorCodes';
 import {
   changeEveningSchema,
   copyEveningSchema,

@@ -1,4 +1,5 @@
-import { errorBody, errorStatus, type ErrorCode } from '../errors';
+import { errorStatus, type ErrorCode } from '../errorCodes';
+import { errorBody } from '../errors';
 import { z } from '../zod';
 import { api, described, type Described } from './api';
 import { placeOf, type EndpointName } from './paths';

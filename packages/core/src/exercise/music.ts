@@ -1,5 +1,6 @@
+import type { Span } from '../units';
 import type { Beats, Seconds, Semitones } from '../units';
-import type { Span } from '../fit/fit';
+
 import type { Mode } from '../pitch';
 import type { BreathCounts } from '../timing';
 import type { Dynamic } from './vocabulary';

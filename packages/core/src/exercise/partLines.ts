@@ -1,5 +1,6 @@
+import type { Sounding } from '../fit/sounding';
 import type { Beats, MidiNote } from '../units';
-import type { Sounding } from '../plan/segment';
+
 import { beatsOf, beatsOfEvents, isNote, type Music, type PatternEvent } from './music';
 import { partAction } from './roles';
 import type { Dynamic } from './vocabulary';

@@ -1,11 +1,5 @@
-import type { MidiNote, PitchRange, Semitones } from '../units';
+import type { MidiNote, PitchRange, Semitones, Span } from '../units';
 import type { Voice } from '../voices/parts';
-
-/** The span of a pattern over its tonic: its least and greatest offset. */
-export interface Span {
-  readonly lowest: Semitones;
-  readonly highest: Semitones;
-}
 
 export type FitState = 'comfortable' | 'edge' | 'out';
 

@@ -1,6 +1,7 @@
+import type { Span } from '../units';
 import type { MidiNote } from '../units';
 import type { Voice } from '../voices/parts';
-import { fitOnTonic, type Fit, type Span } from './fit';
+import { fitOnTonic, type Fit } from './fit';
 
 /** One tonic of a key strip: how the pattern lies in each part there, in its usual octave. */
 export interface KeyColumn {

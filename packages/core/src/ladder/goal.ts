@@ -1,6 +1,7 @@
+import type { Span } from '../units';
 import type { MidiNote } from '../units';
-import type { Span } from '../fit/fit';
-import type { PartNeed } from '../piece/needs';
+
+import type { PartNeed } from '../evening/needs';
 import type { Voice } from '../voices/parts';
 
 /**

@@ -1,6 +1,7 @@
+import type { Span } from '../units';
 import type { MidiNote, Semitones } from '../units';
 import type { Voice } from '../voices/parts';
-import type { Span } from '../fit/fit';
+
 import type { Shape } from './shape';
 
 /** A pattern as a ladder sees it. */

@@ -1,7 +1,8 @@
+import type { Repetition, Sounding } from '../fit/sounding';
 import { isPitched, type Metre, type Music, type PitchedMusic } from '../exercise/music';
 import { partLines, type PartLine } from '../exercise/partLines';
 import type { Mode } from '../pitch';
-import type { Repetition, Sounding } from '../plan/segment';
+
 import type { Beats, BeatsPerMinute, MidiNote, PitchRange, Semitones } from '../units';
 import { clefOfPart, type Clef } from './clef';
 

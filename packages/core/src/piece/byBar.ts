@@ -1,6 +1,6 @@
 import type { PitchRange, Seconds } from '../units';
 import { performanceOrder, partsOfScore, type Mapping, type PartMusic } from './music';
-import type { RangesByBar } from './needs';
+import type { RangesByBar } from '../evening/needs';
 import type { PieceScore } from './score/score';
 
 /** The lowest and highest note of each part in each written bar of a score. */

@@ -6,7 +6,6 @@ export * from './figures';
 export * from './judging';
 export * from './listening';
 export * from './music';
-export * from './needs';
 export * from './score';
 export * from './skills';
 export { writtenOrder, type ExcerptWords } from './writtenBars';

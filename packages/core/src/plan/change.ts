@@ -57,10 +57,16 @@ function misfitsOf(before: ComputedSegment, was: Tonight, now: Tonight): Misfit[
 /**
  * What becomes of a segment whose ladder was made for other sections: which of its keys no longer
  * fit, and how it would be sung now.
+ * @param compute computes a segment, or remembers how it was computed
  */
-export function keyChange(segment: PlannedSegment, was: Tonight, now: Tonight): KeyChange {
-  const before = computeSegment(segment, was);
-  const after = computeSegment(segment, now);
+export function keyChange<S extends PlannedSegment>(
+  segment: S,
+  was: Tonight,
+  now: Tonight,
+  compute: (segment: S, tonight: Tonight) => ComputedSegment = computeSegment,
+): KeyChange {
+  const before = compute(segment, was);
+  const after = compute(segment, now);
   return {
     id: segment.id,
     misfits: misfitsOf(before, was, now),

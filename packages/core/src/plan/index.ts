@@ -4,3 +4,4 @@ export * from './order';
 export * from './plan';
 export * from './planned';
 export * from './segment';
+export * from './sharedKeys';

@@ -15,7 +15,7 @@ import {
   type LadderPattern,
   type LadderProblem,
 } from '../ladder';
-import type { PartNeed } from '../piece/needs';
+import type { PartNeed } from '../evening/needs';
 import type { Condition } from '../voices/condition';
 import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';

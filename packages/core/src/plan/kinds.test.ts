@@ -1,9 +1,10 @@
+import type { Sounding } from '../fit/sounding';
 import fc from 'fast-check';
 import { beatsOfEvents, firstNotes, partLines, type Music, type PatternEvent } from '../exercise';
 import { stageWindow } from '../fit/fit';
 import { mixedChoir, usualSections, type ChoirPart } from '../voices';
 import type { PlannedExercise, SegmentChoices } from './planned';
-import { computeSegment, type Sounding } from './segment';
+import { computeSegment } from './segment';
 
 const choices: SegmentChoices = {
   talk: 0,

@@ -1,34 +1,12 @@
+import type { Repetition, Sounding } from '../fit/sounding';
 import { beatsOf, isPitched } from '../exercise/music';
-import { fitOf, fitOnTonic, type Fit } from '../fit/fit';
+import { fitOf, fitOnTonic } from '../fit/fit';
 import { patternOf } from '../ladder';
 import { bodySeconds, breathRounds, breathSeconds, keyTimes, patternSeconds } from '../timing';
 import type { PatternTiming } from '../timing';
-import type { MidiNote, Seconds, Semitones } from '../units';
+import type { Seconds } from '../units';
 import { keysOf, type SegmentKeys, type Tonight } from './keys';
 import type { PlannedExercise, PlannedSegment, SegmentChoices } from './planned';
-
-/** What one part does in one key, placed in time from the segment's start. */
-export type Sounding =
-  | { readonly part: string; readonly does: 'rest' }
-  | {
-      readonly part: string;
-      readonly does: 'sing';
-      readonly fit: Fit;
-      /** Where the tonic lies for this part; for a chord, its note. */
-      readonly tonic: MidiNote;
-      /** Semitones away from the usual octave; 0 as usual. */
-      readonly away: Semitones;
-      /** Holds one note, wherever it lies best. */
-      readonly holds?: true;
-    };
-
-export interface Repetition {
-  readonly at: Seconds;
-  readonly seconds: Seconds;
-  /** The tonic in the treble octave; undefined for what has no pitch. */
-  readonly tonic: MidiNote | undefined;
-  readonly parts: readonly Sounding[];
-}
 
 /** A segment as computed: its length, its keys, and what sounds when. */
 export interface ComputedSegment {

@@ -7,8 +7,14 @@ import {
   type Mode,
   type Semitones,
 } from '@wide-fern/core';
-import { notes as collect, refuse, type FoundMusic, type Notes } from '../found';
-import { exactBeats, likelyTonic, musicOf, type SoundingEvent, type SoundingLine } from '../lines';
+import { notes as collect, refuse, type FoundMusic, type Notes } from '../common/found';
+import {
+  exactBeats,
+  likelyTonic,
+  musicOf,
+  type SoundingEvent,
+  type SoundingLine,
+} from '../common/lines';
 
 /** The parts of a parsed tune that are read here. */
 interface AbcPitch {

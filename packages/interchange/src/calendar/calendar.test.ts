@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { UnreadableFile } from '../found';
+import { UnreadableFile } from '../common/found';
 import { readCalendar, type LocalClock } from './read';
 import { writeCalendar } from './write';
 

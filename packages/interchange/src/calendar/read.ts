@@ -1,5 +1,5 @@
 import ICAL from 'ical.js';
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 
 /** A date read from a calendar, by the clock of the choir. */
 export interface FoundDate {

@@ -1,5 +1,5 @@
 import { strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
-import { refuse, UnreadableFile } from '../found';
+import { refuse, UnreadableFile } from '../common/found';
 import { child, childrenOf, readTree } from '../xml/tree';
 import { textOfBytes } from './text';
 

@@ -1,4 +1,4 @@
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 
 /** The encodings a file can name that are read as something else than UTF-8. */
 const known: Readonly<Record<string, string>> = {

@@ -12,7 +12,7 @@ import {
   type Purpose,
 } from '@wide-fern/core';
 import papa from 'papaparse';
-import { notes as collect, refuse, type Notes } from '../found';
+import { notes as collect, refuse, type Notes } from '../common/found';
 import type { FoundExercises } from '../json/json';
 
 /** The columns of a list, in their order. «line» is the pattern as it is typed. */

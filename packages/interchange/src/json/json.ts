@@ -5,7 +5,7 @@ import {
   mostInFile,
   type Exercise,
 } from '@wide-fern/contract';
-import { notes as collect, refuse, type NotKept } from '../found';
+import { notes as collect, refuse, type NotKept } from '../common/found';
 
 /** Exercises found in a file, and those that could not be read. */
 export interface FoundExercises {

@@ -1,7 +1,7 @@
 import { exercises } from '@wide-fern/catalogue';
 import fc from 'fast-check';
 import { plainScore, quartersOfBeat, type Music } from '@wide-fern/core';
-import { UnreadableFile } from '../found';
+import { UnreadableFile } from '../common/found';
 import { pattern, written } from '../testing/exercises';
 import { readMidi } from './read';
 import { writeMidi } from './write';

@@ -1,8 +1,8 @@
 import midi from '@tonejs/midi';
 import { readNote, type Metre, type MidiNote } from '@wide-fern/core';
-import { notes as collect, refuse, type FoundMusic, type Notes } from '../found';
+import { notes as collect, refuse, type FoundMusic, type Notes } from '../common/found';
 import { fromBytes } from './text';
-import { likelyTonic, musicOf, type SoundingEvent, type SoundingLine } from '../lines';
+import { likelyTonic, musicOf, type SoundingEvent, type SoundingLine } from '../common/lines';
 
 const { Midi } = midi;
 

@@ -1,7 +1,7 @@
 import { exercises } from '@wide-fern/catalogue';
 import fc from 'fast-check';
 import { beatsOf, plainScore, type Music } from '@wide-fern/core';
-import { UnreadableFile } from '../found';
+import { UnreadableFile } from '../common/found';
 import { line, pattern, written } from '../testing/exercises';
 import { readMusicXml } from './read';
 import { readTree as treeOf, type Tree } from '../xml/tree';

@@ -7,8 +7,8 @@ import {
   type Mode,
   type Semitones,
 } from '@wide-fern/core';
-import { notes as collect, refuse, type FoundMusic, type Notes } from '../found';
-import { likelyTonic, musicOf } from '../lines';
+import { notes as collect, refuse, type FoundMusic, type Notes } from '../common/found';
+import { likelyTonic, musicOf } from '../common/lines';
 import { fieldName, readFileNote } from './fields';
 import { child, childrenOf, countOf, numberOf, readTree, textOf, type Tree } from '../xml/tree';
 import { ReadVoice } from './voice';

@@ -1,5 +1,5 @@
 import type { Dynamic, MidiNote } from '@wide-fern/core';
-import { exactBeats, type SoundingEvent } from '../lines';
+import { exactBeats, type SoundingEvent } from '../common/lines';
 
 /** A note as the reader hands it to its voice; times in quarters. */
 export interface ReadNote {

@@ -1,6 +1,6 @@
 import type { MetreMark, PieceScore, Staff, StaffNote } from '@wide-fern/core';
 import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 import { fromBytes } from '../midi/text';
 import { mostScoreNotes } from './musicxml';
 import { Warnings } from './warnings';

@@ -1,5 +1,5 @@
 import type { PieceScore } from '@wide-fern/core';
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 import { child, childrenOf, countOf, readTree, textOf, type Tree } from '../xml/tree';
 import { PartReader } from './staves';
 import { Structure } from './structure';

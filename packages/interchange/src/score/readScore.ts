@@ -1,7 +1,7 @@
 import type { PieceScore } from '@wide-fern/core';
 import { openCompressed } from '../container/compressed';
 import { textOfBytes } from '../container/text';
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 import { readScoreMidi } from './midi';
 import { readScoreXml } from './musicxml';
 

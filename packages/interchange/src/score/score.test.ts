@@ -9,7 +9,7 @@ import {
 } from '@wide-fern/core';
 import { strToU8 } from 'fflate';
 import { compress } from '../container/compressed';
-import { UnreadableFile } from '../found';
+import { UnreadableFile } from '../common/found';
 import {
   back,
   barline,

@@ -1,5 +1,5 @@
 import { dynamics, type Clef, type Dynamic, type Staff, type StaffNote } from '@wide-fern/core';
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
 import type { Structure } from './structure';
 import type { Warnings } from './warnings';

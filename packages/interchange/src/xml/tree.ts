@@ -1,5 +1,5 @@
 import { SaxesParser } from 'saxes';
-import { refuse } from '../found';
+import { refuse } from '../common/found';
 
 /** How much a document may hold before it is even parsed. */
 export interface TreeLimits {

@@ -1,9 +1,4 @@
-import {
-  planDocumentSchema,
-  planSchemaVersion,
-  type PlanDocument,
-  type Segment,
-} from '@wide-fern/contract';
+import { planSchemaVersion, type PlanDocument, type Segment } from '@wide-fern/contract';
 import type { Tonight } from '@wide-fern/core';
 
 /** A plan with nothing in it yet. */
@@ -17,10 +12,19 @@ export const emptyDocument = (tonight: Tonight): PlanDocument => ({
 export const segmentOf = (document: PlanDocument, id: string): Segment | undefined =>
   document.segments.find((segment) => segment.id === id);
 
-/** The document with its keys in the schema's order; the database keeps them in its own. */
-const canonical = (document: PlanDocument): string =>
-  JSON.stringify(planDocumentSchema.parse(document));
-
-/** Whether two documents say the same. */
-export const sameDocument = (one: PlanDocument, other: PlanDocument): boolean =>
-  one === other || canonical(one) === canonical(other);
+/**
+ * Whether two documents that began as one hold the same, told without reading every note: segments
+ * keep their exercise as the very same object through every edit.
+ */
+export const sameSegments = (one: PlanDocument, other: PlanDocument): boolean =>
+  one.tonight === other.tonight &&
+  one.segments.length === other.segments.length &&
+  one.segments.every((segment, place) => {
+    const there = other.segments[place]!;
+    const names = Object.keys(segment.choices) as (keyof typeof segment.choices)[];
+    return (
+      segment.id === there.id &&
+      segment.exercise === there.exercise &&
+      names.every((name) => segment.choices[name] === there.choices[name])
+    );
+  });

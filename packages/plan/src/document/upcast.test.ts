@@ -2,7 +2,7 @@ import { readFileSync } from 'node:fs';
 import { planSchemaVersion, type PlanDocument } from '@wide-fern/contract';
 import { evaluate } from '../evaluate';
 import { documentOf } from '../testing/plans';
-import { sameDocument } from './document';
+import { sameDocument } from './same';
 import { everStored, readDocument, upcastStored } from './upcast';
 
 /** A document as it was stored under each schema that ever was. */

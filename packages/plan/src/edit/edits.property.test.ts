@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import type { Choices, PlanDocument, PlanEdit } from '@wide-fern/contract';
-import { sameDocument, segmentOf } from '../document/document';
+import { segmentOf } from '../document/document';
+import { sameDocument } from '../document/same';
 import { documentOf, tonight } from '../testing/plans';
 import { editsBetween, merge } from './between';
 import { performAll, perform } from './perform';

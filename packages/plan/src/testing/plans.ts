@@ -1,9 +1,9 @@
 import { exercises } from '@wide-fern/catalogue';
 import { planSchemaVersion, type Plan, type PlanDocument } from '@wide-fern/contract';
-import { type Tonight, mixedChoir } from '@wide-fern/core';
+import { type Tonight, mixedChoir, usualSections } from '@wide-fern/core';
 /** A mixed choir's usual sections, with a high F asked of the sopranos. */
 export const tonight: Tonight = {
-  sections: mixedChoir.map((part) => ({ ...part, singers: 8, suits: true })),
+  sections: usualSections(mixedChoir).map((section) => ({ ...section, singers: 8 })),
   needs: [
     { part: 'S', highest: 77, highestIn: 'Lanterns', lowest: 62, lowestIn: 'Lanterns' },
     { part: 'A', highest: 70, highestIn: 'Lanterns', lowest: 57, lowestIn: 'Lanterns' },

@@ -1,4 +1,4 @@
-import { Suspense, type ComponentType } from 'react';
+import { Suspense, useEffect, type ComponentType } from 'react';
 import {
   createBrowserRouter,
   Outlet,
@@ -9,7 +9,7 @@ import {
 import { messageOf } from '@wide-fern/client';
 import { Failed, Loading } from '../ui/states';
 import { WordLink } from '../ui/words';
-import { gate, whoIsHere } from './session';
+import { gate, useHere, whoIsHere } from '../here/session';
 
 /** A page that is fetched when it is first opened. */
 const page = (load: () => Promise<{ default: ComponentType }>) => async () => ({
@@ -44,6 +44,28 @@ function Pages() {
   );
 }
 
+/** The pages of a choir: what others change in it shows by itself. */
+function Followed() {
+  const { choir } = useHere();
+  useEffect(() => {
+    let stop: (() => void) | undefined;
+    let wanted = true;
+    // Not needed for the first picture, so it does not make that wait. Without it the page is as
+    // fresh as when it was opened.
+    void import('@wide-fern/client/follow').then(
+      ({ followChoir }) => {
+        if (wanted) stop = followChoir(choir.id);
+      },
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+      stop?.();
+    };
+  }, [choir.id]);
+  return <Outlet />;
+}
+
 export const router = createBrowserRouter([
   {
     element: <Pages />,
@@ -56,6 +78,7 @@ export const router = createBrowserRouter([
       {
         id: gate,
         loader: signedInOnly,
+        element: <Followed />,
         // What one page shows never depends on another's loader.
         shouldRevalidate: () => true,
         ErrorBoundary: Broken,

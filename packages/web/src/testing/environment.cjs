@@ -13,6 +13,8 @@ module.exports = class extends TestEnvironment {
       'Response',
       'Headers',
       'ReadableStream',
+      'MessageChannel',
+      'BroadcastChannel',
     ]) {
       this.global[name] ??= globalThis[name];
     }

@@ -1,7 +1,8 @@
 import { sectionsChange } from '@wide-fern/plan';
 import { documentOf, tonight } from '@wide-fern/plan/testing';
 import type { Tonight } from '@wide-fern/core';
-import { bandChangeInWords, madeForInWords, segmentChangeInWords } from './carryOver';
+import { bandChangeInWords, segmentChangeInWords } from './carryOver';
+import { madeForInWords } from './madeFor';
 
 const withBasses = (comfort: [number, number], more: object = {}): Tonight => ({
   ...tonight,

@@ -9,7 +9,7 @@ import {
   type Section,
 } from '@wide-fern/core';
 import { countInWords, listInWords } from '../counting';
-import { conditionWords } from '../labels';
+
 import { keyPath, wordingFor } from './words';
 
 const same = (a: readonly [number, number], b: readonly [number, number]): boolean =>
@@ -63,14 +63,4 @@ export function segmentChangeInWords(
   const path = keyPath(change.now.keys, wordingFor(sections, segment, accidentals));
   const offer = path === 'no key works' ? 'No key works any more' : `It would be ${path}`;
   return `${segment.exercise.name}: ${misfits === '' ? '' : `${misfits}. `}${offer}.`;
-}
-
-/** What a plan was made for: «for 12 S, 10 A, 6 T, 7 B (one away), after a working day». */
-export function madeForInWords({ sections, condition = 'rested' }: Tonight): string {
-  const known = sections.some(({ singers }) => singers > 0);
-  const counts = sections.map(({ id, singers, away = 0 }) =>
-    away > 0 ? `${singers} ${id} (${countInWords(away)} away)` : `${singers} ${id}`,
-  );
-  const who = known ? counts.join(', ') : 'what each part usually sings';
-  return `for ${who}${condition === 'rested' ? '' : `, ${conditionWords[condition]}`}`;
 }

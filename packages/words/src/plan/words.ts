@@ -53,10 +53,9 @@ export const dayName = (moment: string, timeZone: string): string =>
 /** How sentences name this plan's parts and keys. */
 export function wordingFor(
   sections: readonly Section[],
-  segment: Segment,
+  { exercise: { music } }: { readonly exercise: Pick<Segment['exercise'], 'music'> },
   accidentals: AccidentalPreference,
 ): Wording {
-  const { music } = segment.exercise;
   const parts = (id: string): PartName => sections.find((band) => band.id === id) ?? partName(id);
   return isPitched(music) ? { mode: music.mode, accidentals, parts } : { accidentals, parts };
 }

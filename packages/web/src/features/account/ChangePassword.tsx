@@ -4,7 +4,7 @@ import { useMutation } from '@tanstack/react-query';
 import { changePasswordSchema, type ChangePassword as Wanted } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { ask } from '@wide-fern/client';
+import { call } from '@wide-fern/client';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';
 import { showErrors } from './formErrors';
@@ -15,7 +15,7 @@ export function ChangePassword() {
     resolver: zodResolver(changePasswordSchema),
   });
   const change = useMutation({
-    mutationFn: (body: Wanted) => ask<void>('/account/password', { method: 'PUT', body }),
+    mutationFn: (body: Wanted) => call('changePassword', { body }),
     onSuccess: () => {
       reset();
       setSaid('Your password is changed; every other browser is signed out.');

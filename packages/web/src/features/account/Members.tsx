@@ -1,17 +1,11 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import {
-  addMemberSchema,
-  roles,
-  type AddMember,
-  type Member,
-  type Role,
-} from '@wide-fern/contract';
+import { addMemberSchema, roles, type AddMember, type Role } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { ask, messageOf, membersQuery, queryClient } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { messageOf, membersQuery, queryClient, call } from '@wide-fern/client';
+import { useHere } from '../../here/session';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
@@ -26,14 +20,14 @@ const roleWords: Readonly<Record<Role, string>> = {
 };
 const roleOptions = roles.map((value) => ({ value, word: roleWords[value] }));
 
-function AddMemberForm({ path, onDone }: { readonly path: string; readonly onDone: () => void }) {
+function AddMemberForm({ choir, onDone }: { readonly choir: string; readonly onDone: () => void }) {
   const [problem, setProblem] = useState<string>();
   const { register, handleSubmit, formState, setError, reset } = useForm<AddMember>({
     resolver: zodResolver(addMemberSchema),
     defaultValues: { role: 'deputy' },
   });
   const add = useMutation({
-    mutationFn: (body: AddMember) => ask<Member>(path, { method: 'POST', body }),
+    mutationFn: (body: AddMember) => call('addMember', { params: { choir }, body }),
     onSuccess: () => {
       reset();
       setProblem(undefined);
@@ -73,13 +67,13 @@ function AddMemberForm({ path, onDone }: { readonly path: string; readonly onDon
 export function Members() {
   const { choir } = useHere();
   const members = useQuery(membersQuery(choir.id));
-  const path = `/choirs/${choir.id}/members`;
-  const refresh = () => queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'members'] });
+  const refresh = () =>
+    queryClient.invalidateQueries({ queryKey: membersQuery(choir.id).queryKey });
   const change = useMutation({
     mutationFn: ({ id, role }: { id: string; role: Role | null }) =>
       role === null
-        ? ask<void>(`${path}/${id}`, { method: 'DELETE' })
-        : ask<void>(`${path}/${id}`, { method: 'PUT', body: { role } }),
+        ? call('removeMember', { params: { choir: choir.id, member: id } })
+        : call('changeMember', { params: { choir: choir.id, member: id }, body: { role } }),
     onSettled: refresh,
   });
   if (members.isPending) return <Loading what="the members" />;
@@ -123,7 +117,7 @@ export function Members() {
           {messageOf(change.error)}
         </Box>
       )}
-      {mayChange && <AddMemberForm path={path} onDone={() => void refresh()} />}
+      {mayChange && <AddMemberForm choir={choir.id} onDone={() => void refresh()} />}
     </>
   );
 }

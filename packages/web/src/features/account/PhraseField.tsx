@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import type { Choir } from '@wide-fern/contract';
+
 import { usualPhrase } from '@wide-fern/core';
 import { useRevalidator } from 'react-router';
-import { ask, messageOf, choirQuery, queryClient } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { messageOf, choirQuery, queryClient, call } from '@wide-fern/client';
+import { useHere } from '../../here/session';
 import { Stepper } from '../../ui/Stepper';
 import { Label, WordButton } from '../../ui/words';
 
@@ -20,7 +20,7 @@ export function PhraseField() {
   const revalidator = useRevalidator();
   const save = useMutation({
     mutationFn: (phraseSeconds: number) =>
-      ask<Choir>(`/choirs/${choir.id}`, { method: 'PUT', body: { phraseSeconds } }),
+      call('changeChoir', { params: { choir: choir.id }, body: { phraseSeconds } }),
     onSuccess: async (saved) => {
       queryClient.setQueryData(choirQuery(choir.id).queryKey, saved);
       await revalidator.revalidate();

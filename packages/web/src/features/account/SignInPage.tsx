@@ -1,10 +1,10 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Box } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import { signInSchema, type Session, type SignIn } from '@wide-fern/contract';
+import { signInSchema, type SignIn } from '@wide-fern/contract';
 import { useForm } from 'react-hook-form';
 import { useNavigate, useSearchParams } from 'react-router';
-import { ask, messageOf, sessionQuery } from '@wide-fern/client';
+import { messageOf, sessionQuery, call } from '@wide-fern/client';
 import { FormField } from '../../ui/FormField';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { WordLink } from '../../ui/words';
@@ -19,10 +19,7 @@ export default function SignInPage() {
     resolver: zodResolver(signInSchema),
   });
   const signIn = useMutation({
-    mutationFn: (body: SignIn | null) =>
-      body
-        ? ask<Session>('/session', { method: 'POST', body })
-        : ask<Session>('/session/demo', { method: 'POST' }),
+    mutationFn: (body: SignIn | null) => (body ? call('signIn', { body }) : call('enterDemo', {})),
     onSuccess: (entered) => {
       enter(entered);
       void navigate(wantedPage(search), { replace: true });

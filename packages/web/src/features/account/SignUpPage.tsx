@@ -1,11 +1,11 @@
 import { zodResolver } from '@hookform/resolvers/zod';
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import { signUpSchema, type Session, type SignUp } from '@wide-fern/contract';
+import { signUpSchema, type SignUp } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
 import { useNavigate } from 'react-router';
-import { ask } from '@wide-fern/client';
+import { call } from '@wide-fern/client';
 import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
@@ -25,7 +25,7 @@ export default function SignUpPage() {
     defaultValues: { timeZone: ownZone },
   });
   const signUp = useMutation({
-    mutationFn: (body: SignUp) => ask<Session>('/accounts', { method: 'POST', body }),
+    mutationFn: (body: SignUp) => call('signUp', { body }),
     onSuccess: (session) => {
       enter(session);
       void navigate('/', { replace: true });

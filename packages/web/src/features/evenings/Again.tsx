@@ -1,8 +1,8 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import type { Evening, EveningSummary, StoreEvening, Template } from '@wide-fern/contract';
+import type { Evening, StoreEvening } from '@wide-fern/contract';
 import { useState } from 'react';
-import { ask, messageOf, queryClient, templatesQuery } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { messageOf, queryClient, templatesQuery, call } from '@wide-fern/client';
+import { useHere } from '../../here/session';
 import { Stepper } from '../../ui/Stepper';
 import { Label, WordButton } from '../../ui/words';
 import { localOf, weeksAfter } from './model/typed';
@@ -38,18 +38,18 @@ export function Again({
   };
   const copy = (dates: readonly string[]) =>
     act(async () => {
-      const made = await ask<EveningSummary[]>(
-        `/choirs/${choir.id}/evenings/${evening.id}/copies`,
-        { method: 'POST', body: { dates, withPlans } },
-      );
+      const made = await call('copyEvening', {
+        params: { choir: choir.id, evening: evening.id },
+        body: { dates: [...dates], withPlans },
+      });
       await onDone();
       return made.length === 1 ? 'One evening was added.' : `${made.length} evenings were added.`;
     });
   const keepTemplate = () =>
     act(async () => {
       const { date: _, ...usual } = draft;
-      await ask<Template>(`/choirs/${choir.id}/templates`, {
-        method: 'POST',
+      await call('addTemplate', {
+        params: { choir: choir.id },
         body: { ...usual, name: name.trim() },
       });
       await queryClient.invalidateQueries({ queryKey: templatesQuery(choir.id).queryKey });

@@ -4,9 +4,9 @@ import { mostDates, type StoreEvening } from '@wide-fern/contract';
 import type { FoundDates } from '@wide-fern/interchange/calendar';
 import { useRef, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, messageOf, eveningsQuery, queryClient, templatesQuery } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { messageOf, eveningsQuery, queryClient, templatesQuery, call } from '@wide-fern/client';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { FormField } from '../../ui/FormField';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
@@ -104,11 +104,11 @@ export default function DatesPage() {
     setStoring(true);
     setTrouble(undefined);
     try {
-      await ask(`/choirs/${choir.id}/many-evenings`, {
-        method: 'POST',
+      await call('addEvenings', {
+        params: { choir: choir.id },
         body: { evenings: wanted.slice(0, mostDates * 2).map(eveningOf) },
       });
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+      await queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
       await navigate('/');
     } catch (error) {
       setTrouble(messageOf(error));

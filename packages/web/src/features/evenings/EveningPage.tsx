@@ -5,14 +5,15 @@ import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import {
   ApiError,
-  ask,
   messageOf,
   eveningQuery,
   piecesQuery,
   queryClient,
+  call,
+  eveningsQuery,
 } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { useKeptDraft } from '../../ui/useKeptDraft';
@@ -81,9 +82,9 @@ function EveningEditor({
   const [storing, setStoring] = useState(false);
   const [calling, setCalling] = useState(false);
   const isChanged = JSON.stringify(draft) !== JSON.stringify(begun);
-  const path = `/choirs/${choir.id}/evenings/${evening.id}`;
+  const params = { choir: choir.id, evening: evening.id };
   const refresh = () =>
-    queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+    queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
   const store = async () => {
     const found = eveningErrors(draft);
     setErrors(found);
@@ -92,7 +93,7 @@ function EveningEditor({
     setStoring(true);
     try {
       const body = { version: evening.version, evening: draft };
-      const stored = await ask<Evening>(path, { method: 'PUT', body });
+      const stored = await call('changeEvening', { params, body });
       forget();
       queryClient.setQueryData(eveningQuery(choir.id, evening.id).queryKey, stored);
       await refresh();
@@ -105,7 +106,7 @@ function EveningEditor({
   };
   const callOff = async () => {
     try {
-      await ask(path, { method: 'DELETE' });
+      await call('removeEvening', { params });
       forget();
       queryClient.removeQueries({ queryKey: eveningQuery(choir.id, evening.id).queryKey });
       await navigate('/');

@@ -1,12 +1,19 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { Evening, StoreEvening, Template } from '@wide-fern/contract';
+import type { StoreEvening, Template } from '@wide-fern/contract';
 import { occasions, type Occasion } from '@wide-fern/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiError, ask, messageOf, queryClient, templatesQuery } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import {
+  ApiError,
+  messageOf,
+  queryClient,
+  templatesQuery,
+  call,
+  eveningsQuery,
+} from '@wide-fern/client';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
@@ -104,11 +111,11 @@ export default function NewEveningPage() {
     if (Object.keys(found).length > 0) return;
     setStoring(true);
     try {
-      const { id, agenda } = await ask<Evening>(`/choirs/${choir.id}/evenings`, {
-        method: 'POST',
+      const { id, agenda } = await call('addEvening', {
+        params: { choir: choir.id },
         body: evening,
       });
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+      await queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
       const warmUp = agenda.find(({ kind }) => kind === 'warm-up')?.id;
       await navigate(warmUp ? `/evenings/${id}/plan/${warmUp}` : `/evenings/${id}`);
     } catch (error) {

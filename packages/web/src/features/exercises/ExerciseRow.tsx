@@ -4,7 +4,7 @@ import { lengthInFigures } from '@wide-fern/words';
 import { Link } from 'react-router';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
-import { PatternFigure } from '../plan/bench/PatternFigure';
+import { PatternFigure } from '../../music/figures/PatternFigure';
 import { KeyStems } from './KeyStems';
 import type { Listed } from './model/listed';
 

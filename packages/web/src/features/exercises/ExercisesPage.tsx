@@ -1,9 +1,9 @@
 import { useParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
+import { Frame } from '../../here/Frame';
 import { Failed, Loading } from '../../ui/states';
 import { ExercisesView } from './ExercisesView';
-import { useExercises } from './useExercises';
+import { useExercises } from './model/useExercises';
 
 /** The place of exercises: all there are, and the one that is looked at. */
 export default function ExercisesPage() {

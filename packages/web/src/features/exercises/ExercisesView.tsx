@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { phaseWords } from '@wide-fern/words';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { LongList } from '../../ui/LongList';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Label, Name, WordButton, WordLink } from '../../ui/words';
@@ -11,7 +11,7 @@ import { ThrownAway } from './ThrownAway';
 import { countOf, rowsOf, type Row } from './model/rows';
 import { useWanted } from './model/wanted';
 import { ExercisePanel } from './panel/ExercisePanel';
-import type { ReadyExercises } from './useExercises';
+import type { ReadyExercises } from './model/useExercises';
 import { WriteAll } from './files/WriteAll';
 
 const keyOf = (row: Row): string => (row.kind === 'phase' ? row.phase : row.listed.exercise.id);

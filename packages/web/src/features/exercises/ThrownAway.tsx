@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Exercise } from '@wide-fern/contract';
 import { useLocation, useNavigate } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { WordButton } from '../../ui/words';
 import { useThrowingAway } from './model/changes';
 

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import { type Section, noteName } from '@wide-fern/core';
 import { semitonesInWords } from '@wide-fern/words';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { hueOf } from '../../ui/color';
 
 /** What a piece asks by its typed notes: each part's lowest and highest, and where they leave tonight's band. */

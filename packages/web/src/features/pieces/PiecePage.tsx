@@ -1,11 +1,11 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
 import { messageOf, choirQuery, pieceQuery } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { Failed, Loading } from '../../ui/states';
 import { WordLink } from '../../ui/words';
-import { useTonight } from '../tonight/useTonight';
+import { useTonight } from '../../here/useTonight';
 import { PieceView } from './PieceView';
 
 /** One piece: what it asks of whom, and where. */

@@ -4,7 +4,7 @@ import type { Section, AccidentalPreference } from '@wide-fern/core';
 import { Link } from 'react-router';
 import { Label, Name } from '../../ui/words';
 import { RangeStems } from './drawing/RangeStems';
-import { sizeInWords } from './model/words';
+import { sizeInWords } from '@wide-fern/words';
 
 /** A piece in the list: its name, what it asks of each part, how long it is, when it is on, its target. */
 export function PieceRow({

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import type { Section } from '@wide-fern/core';
 import { useRef } from 'react';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { useWidth } from '../../ui/useSize';
 import { Label, Name, WordButton, WordLink } from '../../ui/words';
 import { AskedByHand } from './AskedByHand';

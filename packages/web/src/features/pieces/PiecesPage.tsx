@@ -2,13 +2,13 @@ import { Box, Flex, Input } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { messageOf, piecesQuery } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { LongList } from '../../ui/LongList';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Label, Name, WordLink } from '../../ui/words';
-import { useTonight } from '../tonight/useTonight';
+import { useTonight } from '../../here/useTonight';
 import { PieceRow } from './PieceRow';
 import { piecesWanted } from './model/list';
 

@@ -1,5 +1,14 @@
 import { exerciseSchema, type Piece, type PieceMark } from '@wide-fern/contract';
-import { type Section, analysePiece, excerpt, foundIn, mixedChoir, partsOfScore, type Mapping, type PieceAnalysis } from '@wide-fern/core';
+import {
+  type Section,
+  analysePiece,
+  excerpt,
+  foundIn,
+  mixedChoir,
+  partsOfScore,
+  type Mapping,
+  type PieceAnalysis,
+} from '@wide-fern/core';
 import { demoScores } from '@wide-fern/catalogue/demo';
 import { columnsOf, heightOf, pitchesShown, pitchScale, strip } from './drawing/geometry';
 import { draftOf, readDraft } from './form/pieceDraft';
@@ -14,7 +23,7 @@ import {
   partFacts,
   pieceSentence,
   transposeInWords,
-} from './model/words';
+} from '@wide-fern/words';
 import { guessedMapping, keptMapping, linesAsked, mappingOf, withParts } from './read/mappingModel';
 
 const sections: Section[] = mixedChoir.map(({ id, one, many, octave, comfort, reach }) => ({

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Plan, PlanDocument } from '@wide-fern/contract';
-import { lengthInFigures, type Clock } from '@wide-fern/words';
+import { lengthInFigures, type Clock, differenceInWords } from '@wide-fern/words';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Label, Name } from '../../ui/words';
 import { compare, evaluate } from '@wide-fern/plan';
@@ -72,8 +72,16 @@ export function ClashPanel({
                 <td>
                   <Name as="span">{name}</Name>
                 </td>
-                <td>{kind === 'only theirs' ? 'not in it' : here.join(', ') || 'in it'}</td>
-                <td>{kind === 'only mine' ? 'not in it' : there.join(', ') || 'in it'}</td>
+                <td>
+                  {kind === 'only theirs'
+                    ? 'not in it'
+                    : here.map(differenceInWords).join(', ') || 'in it'}
+                </td>
+                <td>
+                  {kind === 'only mine'
+                    ? 'not in it'
+                    : there.map(differenceInWords).join(', ') || 'in it'}
+                </td>
               </tr>
             ))}
           {differences.every(({ kind }) => kind === 'same') && (

@@ -1,8 +1,8 @@
 import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { Failed, Loading } from '../../ui/states';
 import { clockIn } from '@wide-fern/words';
 import { PlanView } from './PlanView';

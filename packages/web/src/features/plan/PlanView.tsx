@@ -5,33 +5,40 @@ import {
   clockIn,
   dayName,
   endInWords,
+  editSaid,
   isTooLong,
   leftInWords,
+  madeForInWords,
 } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { Loading } from '../../ui/states';
 import { Hidden, Label, WordButton, WordLink } from '../../ui/words';
 import { Bench } from './bench/Bench';
-import { ClashPanel } from './ClashPanel';
 import { planLayout } from './drawing/layout';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Weave } from './drawing/Weave';
-import { itemTime, evaluate, madeForInWords, sectionsChange, takeTonight } from '@wide-fern/plan';
-import { planActions, type PlanStore } from '@wide-fern/client';
+import { evaluate, itemTime, sectionsChange, takeTonight } from '@wide-fern/plan';
+import { planActs, type PlanStore } from '@wide-fern/client';
 import { NothingPlanned } from './NothingPlanned';
 import { ShelfAway } from './ShelfAway';
 import { PartSwitch } from './PartSwitch';
 import { planShortcuts } from './planShortcuts';
-import { SectionsChanged } from './SectionsChanged';
 import { SegmentStrip } from './SegmentStrip';
-import { ShortcutList } from './ShortcutList';
 import { TitleLine } from './TitleLine';
-import { useSegmentHearing } from './useSegmentHearing';
+import { useSegmentHearing } from './model/useSegmentHearing';
 import { lettersOn, setLettersOn, useShortcuts } from '../../ui/useShortcuts';
 
+// What is rarely seen is fetched when it is.
+const ClashPanel = lazy(() => import('./ClashPanel').then((it) => ({ default: it.ClashPanel })));
+const SectionsChanged = lazy(() =>
+  import('./SectionsChanged').then((it) => ({ default: it.SectionsChanged })),
+);
+const ShortcutList = lazy(() =>
+  import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
+);
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
 const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: ShelfAway })));
 
@@ -90,7 +97,7 @@ export function PlanView({
       frame.current?.querySelector<HTMLElement>('[data-segment][aria-current]')?.focus();
     });
   };
-  const actions = useMemo(() => planActions(store, setSaid), [store]);
+  const actions = useMemo(() => planActs(store, (fact) => setSaid(editSaid(fact) ?? '')), [store]);
   const go = (by: number) => {
     actions.goBy(by);
     setOpen('bench');
@@ -138,14 +145,16 @@ export function PlanView({
         )}
       </TitleLine>
       {saving.kind === 'clash' && (
-        <ClashPanel
-          mine={document}
-          theirs={saving.theirs}
-          allotted={allotted}
-          clock={clock}
-          ownName={account.name}
-          onSettle={settle}
-        />
+        <Suspense fallback={<Loading what="both versions" />}>
+          <ClashPanel
+            mine={document}
+            theirs={saving.theirs}
+            allotted={allotted}
+            clock={clock}
+            ownName={account.name}
+            onSettle={settle}
+          />
+        </Suspense>
       )}
       {saving.kind === 'refused' && (
         <Box role="alert" px="24px" pb="8px" color="brick">
@@ -153,15 +162,17 @@ export function PlanView({
         </Box>
       )}
       {change && (
-        <SectionsChanged
-          change={change}
-          mayEdit={mayEdit}
-          accidentals={accidentals}
-          onTake={() => {
-            edit(takeTonight(change.tonight));
-            setSaid('The plan rests on tonight’s sections now; undo brings the old keys back.');
-          }}
-        />
+        <Suspense fallback={null}>
+          <SectionsChanged
+            change={change}
+            mayEdit={mayEdit}
+            accidentals={accidentals}
+            onTake={() => {
+              edit(takeTonight(document, change.tonight));
+              setSaid('The plan rests on tonight’s sections now; undo brings the old keys back.');
+            }}
+          />
+        </Suspense>
       )}
       {narrow && (
         <Label px="16px" fontSize="12px">
@@ -221,15 +232,17 @@ export function PlanView({
       )}
       <Box flex="1" bg="sheet" borderTopWidth={narrow ? '1px' : '2px'} borderTopColor="fern">
         {open === 'keys' && (
-          <ShortcutList
-            shortcuts={shortcuts}
-            letters={letters}
-            onLetters={(on) => {
-              setLettersOn(on);
-              setLetters(on);
-            }}
-            onClose={() => setOpen('bench')}
-          />
+          <Suspense fallback={<Loading what="the list of keys" />}>
+            <ShortcutList
+              shortcuts={shortcuts}
+              letters={letters}
+              onLetters={(on) => {
+                setLettersOn(on);
+                setLetters(on);
+              }}
+              onClose={() => setOpen('bench')}
+            />
+          </Suspense>
         )}
         {isShelf && (
           <Suspense fallback={<Loading what="the shelf" />}>

@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { countInWords } from '@wide-fern/words';
+import { bandChangeInWords, countInWords, segmentChangeInWords } from '@wide-fern/words';
 import { type AccidentalPreference } from '@wide-fern/core';
 import { useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton } from '../../ui/words';
-import { bandChangeInWords, segmentChangeInWords, type SectionsChange } from '@wide-fern/plan';
+import type { SectionsChange } from '@wide-fern/plan';
 
 /** The sections are others than when the plan was made: which keys that touches, and the new ladders as an offer. */
 export function SectionsChanged({

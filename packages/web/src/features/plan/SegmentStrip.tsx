@@ -14,7 +14,7 @@ import { lengthInFigures, isTooLong, keyPath, strideInWords, wordingFor } from '
 import type { ReactNode } from 'react';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
-import type { TimeAxis } from './drawing/geometry';
+import type { TimeAxis } from '../../music/lanes/geometry';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 
 const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });

@@ -1,21 +1,29 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Exercise, Wish } from '@wide-fern/contract';
-import { type Tonight, computeSegment, isPitched, phases, plainWords, type AccidentalPreference } from '@wide-fern/core';
+import {
+  type Tonight,
+  isPitched,
+  phases,
+  plainWords,
+  type AccidentalPreference,
+} from '@wide-fern/core';
 import { lengthInFigures, phaseWords, searchWords, keyPath, wordingFor } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
-import { messageOf, builtInQuery, exercisesQuery } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { messageOf, exercisesQuery } from '@wide-fern/client';
+import { candidate } from '@wide-fern/plan';
+import { builtInQuery } from '../../here/builtIn';
+import { useHere } from '../../here/session';
 import { Label, Name, WordButton } from '../../ui/words';
-import { PatternFigure } from './bench/PatternFigure';
+import { PatternFigure } from '../../music/figures/PatternFigure';
 
 /** What an exercise would be tonight: its length and its keys. */
 function preview(exercise: Exercise, tonight: Tonight, accidentals: AccidentalPreference) {
-  const segment = { id: exercise.id, exercise, choices: { ...exercise.usual, start: null } };
-  const computed = computeSegment(segment, { sections: tonight.sections, needs: tonight.needs });
+  const computed = candidate(exercise, tonight);
+  const wording = wordingFor(tonight.sections, { exercise }, accidentals);
   return {
     length: lengthInFigures(computed.seconds),
-    path: keyPath(computed.keys, wordingFor(tonight.sections, segment, accidentals)),
+    path: keyPath(computed.keys, wording),
   };
 }
 

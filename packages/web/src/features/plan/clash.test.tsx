@@ -1,7 +1,8 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen } from '@testing-library/react';
-import { choose, leaveOut } from '@wide-fern/plan';
+import type { PlanEdit } from '@wide-fern/contract';
+import { choose, performAll, takeOut } from '@wide-fern/plan';
 import { documentOf, planOf } from '@wide-fern/plan/testing';
 import { system } from '../../ui/system';
 import { ClashPanel } from './ClashPanel';
@@ -26,11 +27,13 @@ function showClash(mine: typeof document, theirs: typeof document, ownName = 'Im
   return settle;
 }
 
+const after = (edit: PlanEdit) => performAll(document, [edit]);
+
 describe('two versions of a plan', () => {
   afterEach(cleanup);
 
   it('are told with who and when, and only what differs is listed', () => {
-    showClash(choose('pulley', { repetitions: 5 })(document), leaveOut('narrow-hum')(document));
+    showClash(after(choose('pulley', { repetitions: 5 })), after(takeOut('narrow-hum')));
     expect(screen.getByRole('heading').textContent).toBe(
       'This plan was changed by Joss Whitlam at 19:12, while you changed it here.',
     );
@@ -43,12 +46,12 @@ describe('two versions of a plan', () => {
   });
 
   it('may come from one’s own other window', () => {
-    showClash(document, leaveOut('pulley')(document), 'Joss Whitlam');
+    showClash(document, after(takeOut('pulley')), 'Joss Whitlam');
     expect(screen.getByRole('heading').textContent).toContain('changed in another window at 19:12');
   });
 
   it('are settled by one act', () => {
-    const settle = showClash(document, leaveOut('pulley')(document));
+    const settle = showClash(document, after(takeOut('pulley')));
     fireEvent.click(screen.getByRole('button', { name: 'Keep yours' }));
     fireEvent.click(screen.getByRole('button', { name: 'Take the other' }));
     expect(settle.mock.calls).toEqual([['mine'], ['theirs']]);

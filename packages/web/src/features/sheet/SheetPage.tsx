@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import { useState } from 'react';
 import { useParams } from 'react-router';
 import { messageOf, eveningQuery, planQuery } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
 import { Empty, Failed, Loading } from '../../ui/states';

@@ -2,9 +2,10 @@ import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Evening } from '@wide-fern/contract';
 import { pieceQuery } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+
+import { useHere } from '../../here/session';
 import { Label, Name, WordLink } from '../../ui/words';
-import { JudgedLine } from '../pieces/drawing/JudgedLine';
+import { JudgedLine } from '../../music/figures/JudgedLine';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 
 /** The target carried on from a judged run, with its trend, and what tonight's plan does for it. */

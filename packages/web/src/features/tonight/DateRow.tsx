@@ -3,7 +3,7 @@ import type { EveningSummary } from '@wide-fern/contract';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Name, WordButton, WordLink } from '../../ui/words';
-import { around } from './dates';
+import { around } from '../../here/dates';
 
 /** Older and later evenings in a row; each leads to its plan. */
 export function DateRow({

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useQueries } from '@tanstack/react-query';
 import type { Evening } from '@wide-fern/contract';
 import { planQuery } from '@wide-fern/client';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { WordLink } from '../../ui/words';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import { openDecisions } from './open';

@@ -1,11 +1,11 @@
 import type { Evening } from '@wide-fern/contract';
 import type { AccidentalPreference } from '@wide-fern/core';
 import { color } from '../../ui/color';
-import { EveningBand } from '../plan/drawing/EveningBand';
-import { timeAxis, lanes } from '../plan/drawing/geometry';
-import { GutterLine } from '../plan/drawing/GutterLine';
-import { LaneShape } from '../plan/drawing/LaneShape';
-import { MinuteScale } from '../plan/drawing/MinuteScale';
+import { EveningBand } from '../../music/lanes/EveningBand';
+import { timeAxis, lanes } from '../../music/lanes/geometry';
+import { GutterLine } from '../../music/lanes/GutterLine';
+import { LaneShape } from '../../music/lanes/LaneShape';
+import { MinuteScale } from '../../music/lanes/MinuteScale';
 import { type EvaluatedPlan, decidingNeed } from '@wide-fern/plan';
 import {
   keyPath,

@@ -1,20 +1,33 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { EveningSummary } from '@wide-fern/contract';
-import { movesInWords, clockIn, dayName, endInWords, wordingFor } from '@wide-fern/words';
+import {
+  movesInWords,
+  clockIn,
+  dayName,
+  endInWords,
+  wordingFor,
+  readiness,
+  whenInWords,
+} from '@wide-fern/words';
 import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Label, Name, WordLink } from '../../ui/words';
 import { useWidth } from '../../ui/useSize';
-import { itemTime, evaluate, type EvaluatedPlan, sectionsChange } from '@wide-fern/plan';
+import {
+  emptyDocument,
+  itemTime,
+  evaluate,
+  type EvaluatedPlan,
+  sectionsChange,
+} from '@wide-fern/plan';
 import { DateRow } from './DateRow';
-import { nextEvening } from './dates';
-import { readiness, whenInWords } from './sentence';
+import { nextEvening } from '../../here/dates';
 import { TonightBands } from './TonightBands';
 import { Carried } from './Carried';
 import { MusicAsks } from './MusicAsks';
@@ -106,8 +119,8 @@ function NextEvening({
   const clock = useMemo(() => clockIn(choir.timeZone), [choir.timeZone]);
   const plan = useMemo(() => {
     if (!evening.data || stored.data === undefined) return undefined;
-    const empty = { schema: 1 as const, tonight: evening.data.tonight, segments: [] };
-    return evaluate(stored.data?.document ?? empty, itemTime(evening.data, item).allotted);
+    const document = stored.data?.document ?? emptyDocument(evening.data.tonight);
+    return evaluate(document, itemTime(evening.data, item).allotted);
   }, [evening.data, stored.data, item]);
 
   const error = evening.error ?? stored.error;

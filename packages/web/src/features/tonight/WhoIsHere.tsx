@@ -1,10 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import { conditionWords } from '@wide-fern/words';
+import { conditionWords, absenceInWords } from '@wide-fern/words';
 import { type AccidentalPreference } from '@wide-fern/core';
 import { hueOf } from '../../ui/color';
 import { Label, WordLink } from '../../ui/words';
-import { absenceInWords } from '../voices/model/words';
 
 /** As many strokes as are drawn for one section; more are told in figures alone. */
 const mostStrokes = 14;

@@ -1,8 +1,8 @@
 import type { EveningSummary } from '@wide-fern/contract';
-import { choose, evaluate } from '@wide-fern/plan';
+import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
-import { around, nextEvening } from './dates';
-import { readiness, whenInWords } from './sentence';
+import { around, nextEvening } from '../../here/dates';
+import { readiness, whenInWords } from '@wide-fern/words';
 
 const say = (document: ReturnType<typeof documentOf>, allotted = 900) =>
   readiness('Tuesday', evaluate(document, allotted), 'flats');
@@ -27,7 +27,7 @@ describe('the sentence of Tonight', () => {
   });
   it('says what stands in the way', () => {
     expect(say(documentOf('coat-off'), 60).sentence).toBe('Tuesday’s warm-up is 0:10 too long.');
-    const stuck = choose('pulley', { start: 110 })(documentOf('pulley'));
+    const stuck = performAll(documentOf('pulley'), [choose('pulley', { start: 110 })]);
     expect(say(stuck).sentence).toContain('“Pulley” has no key that everyone can sing');
   });
   it('is Tonight on the day itself, by the choir’s clock', () => {

@@ -3,7 +3,7 @@ import type { AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
 import { pitchAxis } from './drawing/geometry';
 import type { SectionView } from './model/section';
-import { rangeInFigures } from './model/words';
+import { rangeInFigures } from '@wide-fern/words';
 
 /** Every section with its band in small; the one that is looked at is underlined. */
 export function PartTabs({

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { countInWords } from '@wide-fern/words';
-import { useHere } from '../../app/session';
+import { countInWords, conditionInWords } from '@wide-fern/words';
+import { useHere } from '../../here/session';
 import { hueOf } from '../../ui/color';
 import { usePageHeight } from '../../ui/useSize';
 import { Label, WordLink } from '../../ui/words';
@@ -10,7 +10,6 @@ import { Legend } from './drawing/Legend';
 import { ShareCurve } from './drawing/ShareCurve';
 import { SingerRows } from './drawing/SingerRows';
 import type { SectionView, VoicesSetting } from './model/section';
-import { conditionInWords } from './model/words';
 
 /** What stands above and below the rows, in px, at the usual sizes. */
 const around = 406;

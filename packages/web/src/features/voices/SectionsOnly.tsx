@@ -1,10 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Voices } from '@wide-fern/contract';
-import { countInWords } from '@wide-fern/words';
-import { useHere } from '../../app/session';
+import { countInWords, rangeInWords } from '@wide-fern/words';
+import { useHere } from '../../here/session';
 import { hueOf } from '../../ui/color';
 import { Label, Name } from '../../ui/words';
-import { rangeInWords } from './model/words';
 
 /** What a reader sees: sections, never persons. */
 export function SectionsOnly({ voices }: { readonly voices: Voices }) {

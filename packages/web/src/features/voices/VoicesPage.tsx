@@ -1,10 +1,10 @@
 import { Box } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
-import { Frame } from '../../app/Frame';
-import { useHere } from '../../app/session';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
 import { Failed, Loading } from '../../ui/states';
 import { SectionsOnly } from './SectionsOnly';
-import { useVoices } from './useVoices';
+import { useVoices } from './model/useVoices';
 import { VoicesView } from './VoicesView';
 
 /** Voices: what can this section sing tonight? */

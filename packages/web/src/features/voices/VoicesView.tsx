@@ -2,17 +2,17 @@ import { Box, Flex } from '@chakra-ui/react';
 import { singersWanted } from '@wide-fern/core';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
-import { useHere } from '../../app/session';
+import { useHere } from '../../here/session';
 import { useWidth } from '../../ui/useSize';
 import { Name, WordLink } from '../../ui/words';
-import { whenInWords } from '../tonight/sentence';
+import { whenInWords } from '@wide-fern/words';
 import { rowsTonight, sectionView } from './model/section';
 import { sectionSentence } from './model/words';
 import { Panel } from './panel/Panel';
 import type { PanelKind } from './panel/props';
 import { PartTabs } from './PartTabs';
 import { SectionPicture } from './SectionPicture';
-import type { ReadyVoices } from './useVoices';
+import type { ReadyVoices } from './model/useVoices';
 
 /** Below this width the panel stands beneath the picture. */
 const narrowBelow = 1000;

@@ -9,20 +9,18 @@ import {
   sharedKeys,
   type Metre,
 } from '@wide-fern/core';
-import { kindWords, lengthInFigures } from '@wide-fern/words';
+import { kindWords, lengthInFigures, breathAdviceFor } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ApiError, messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { ApiError, messageOf, changeExercise, storeExercises } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, Name, WordButton, WordLink } from '../../../ui/words';
-import { Hear } from '../../hearing/Hear';
-import { changeExercise, storeExercises } from '../model/changes';
+import { Hear } from '../../../music/hearing/Hear';
 import type { Listed } from '../model/listed';
-import { breathAdviceFor } from '../../plan/model/phrase';
-import type { ReadyExercises } from '../useExercises';
+import type { ReadyExercises } from '../model/useExercises';
 import { draftOf, emptyDraft, type ExerciseDraft } from './model/draft';
 import { keepDraft, readKept } from './model/kept';
 import { exerciseOf } from './model/make';
@@ -243,7 +241,7 @@ function Found({
   );
   if (!exercise) return null;
   const keys = sharedKeys(exercise.music, data.tonight.sections);
-  const advice = breathAdviceFor(exercise, choir.phraseSeconds);
+  const advice = breathAdviceFor(exercise, exercise.usual, choir.phraseSeconds);
   const length = lengthInFigures(segmentSeconds(exercise, { ...exercise.usual, start: null }));
   return (
     <Box mt="10px" fontSize="13px">

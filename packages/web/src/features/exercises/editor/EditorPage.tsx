@@ -1,10 +1,10 @@
 import { useParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { Frame } from '../../../app/Frame';
-import { useHere } from '../../../app/session';
+import { Frame } from '../../../here/Frame';
+import { useHere } from '../../../here/session';
 import { Empty, Failed, Loading } from '../../../ui/states';
 import { WordLink } from '../../../ui/words';
-import { useExercises } from '../useExercises';
+import { useExercises } from '../model/useExercises';
 import { Editor } from './Editor';
 
 /** Making an exercise, or changing one: «new», or the id of the one to begin with. */

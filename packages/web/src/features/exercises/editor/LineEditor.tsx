@@ -25,11 +25,11 @@ import {
   type Mode,
 } from '@wide-fern/core';
 import { lazy, Suspense, useMemo, useRef, useState, type KeyboardEvent } from 'react';
-import { useHere } from '../../../app/session';
-import type { PointedAt } from '../../../ui/notation/ScoreStaff';
+import { useHere } from '../../../here/session';
+import type { PointedAt } from '../../../music/notation/ScoreStaff';
 import { Label, WordButton } from '../../../ui/words';
 
-const ScoreStaff = lazy(() => import('../../../ui/notation/ScoreStaff'));
+const ScoreStaff = lazy(() => import('../../../music/notation/ScoreStaff'));
 
 /** Lines are written down on middle C. */
 const tonic = 60;

@@ -2,12 +2,11 @@ import { Box } from '@chakra-ui/react';
 import { phaseWords } from '@wide-fern/words';
 import type { ReadFile } from '@wide-fern/interchange';
 import { useState } from 'react';
-import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, storeExercises } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { LongList } from '../../../ui/LongList';
 import { MainButton } from '../../../ui/MainButton';
 import { Label, Name, WordLink } from '../../../ui/words';
-import { storeExercises } from '../model/changes';
 import { NotKeptList } from './NotKeptList';
 
 type State =

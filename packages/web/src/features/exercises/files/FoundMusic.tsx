@@ -3,14 +3,14 @@ import { plainScore, tonicName } from '@wide-fern/core';
 import type { ReadFile } from '@wide-fern/interchange';
 import { lazy, Suspense, useMemo } from 'react';
 import { useNavigate } from 'react-router';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Label, Name } from '../../../ui/words';
 import { draftOfMusic } from '../editor/model/draft';
 import { keepDraft } from '../editor/model/kept';
 import { NotKeptList } from './NotKeptList';
 
-const ScoreStaff = lazy(() => import('../../../ui/notation/ScoreStaff'));
+const ScoreStaff = lazy(() => import('../../../music/notation/ScoreStaff'));
 
 /** Music from a file: its notes, what is lost, and on to making an exercise of it. */
 export function FoundMusic({

@@ -1,13 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useRef, useState, type DragEvent } from 'react';
-import { Frame } from '../../../app/Frame';
-import { useHere } from '../../../app/session';
+import { Frame } from '../../../here/Frame';
+import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Empty } from '../../../ui/states';
 import { Label, Name, WordLink } from '../../../ui/words';
 import { FoundExercises } from './FoundExercises';
 import { FoundMusic } from './FoundMusic';
-import type { FromReadingWorker } from './reading.worker';
+import type { FileReading } from './reading.worker';
 import { readInWorker } from './readInWorker';
 
 const accepted = '.musicxml,.xml,.mxl,.mid,.midi,.abc,.json,.csv';
@@ -16,7 +16,7 @@ const accepted = '.musicxml,.xml,.mxl,.mid,.midi,.abc,.json,.csv';
 export default function ReadPage() {
   const { mayEdit } = useHere();
   const [name, setName] = useState('');
-  const [state, setState] = useState<FromReadingWorker | 'none' | 'reading'>('none');
+  const [state, setState] = useState<FileReading | 'none' | 'reading'>('none');
   const turn = useRef(0);
   const input = useRef<HTMLInputElement>(null);
   const read = async (file: File | undefined) => {

@@ -1,5 +1,14 @@
 import type { ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
-import { type Section, segmentSeconds, sharedKeys, spanOf, type Choosable, type MidiNote, type Music, type Seconds } from '@wide-fern/core';
+import {
+  type Section,
+  segmentSeconds,
+  sharedKeys,
+  spanOf,
+  type Choosable,
+  type MidiNote,
+  type Music,
+  type Seconds,
+} from '@wide-fern/core';
 import { searchWords } from '@wide-fern/words';
 /** An exercise in the list, with what is known of it here and tonight. */
 export interface Listed extends Choosable {

@@ -1,10 +1,9 @@
 import { exercises } from '@wide-fern/catalogue';
 import { tonight } from '@wide-fern/plan/testing';
 import { listExercises } from './listed';
-import { breathAdviceFor } from '../../plan/model/phrase';
+import { breathAdviceFor, lastUsedInWords } from '@wide-fern/words';
 import { countOf, rowsOf } from './rows';
 import { isNarrowed, useWanted } from './wanted';
-import { lastUsedInWords } from './words';
 
 const now = Date.parse('2026-12-01T12:00:00Z');
 const pulley = exercises.find(({ id }) => id === 'pulley')!;
@@ -82,9 +81,11 @@ describe('words about an exercise', () => {
   });
   it('warn when a phrase outlasts the choir’s breath', () => {
     const ledge = exercises.find(({ id }) => id === 'long-ledge')!;
-    expect(breathAdviceFor(ledge, 9)).toBeUndefined();
-    expect(breathAdviceFor(ledge, 6)).toContain('8.7 s on one breath; 6 s is comfortable here.');
-    expect(breathAdviceFor(ledge, 9, { ...ledge.usual, tempo: 60 })).toContain(
+    expect(breathAdviceFor(ledge, ledge.usual, 9)).toBeUndefined();
+    expect(breathAdviceFor(ledge, ledge.usual, 6)).toContain(
+      '8.7 s on one breath; 6 s is comfortable here.',
+    );
+    expect(breathAdviceFor(ledge, { ...ledge.usual, tempo: 60 }, 9)).toContain(
       'Take it at 74 a minute',
     );
   });

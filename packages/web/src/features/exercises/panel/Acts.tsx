@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { WordButton, WordLink } from '../../../ui/words';
 import { useMarking, useThrowingAway } from '../model/changes';
 import type { Listed } from '../model/listed';

@@ -1,8 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Exercise } from '@wide-fern/contract';
-import { type Section, choirScore, isPitched, plainScore, type ComputedSegment } from '@wide-fern/core';
+import {
+  type Section,
+  choirScore,
+  isPitched,
+  plainScore,
+  type ComputedSegment,
+} from '@wide-fern/core';
 import { useState } from 'react';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { saveFile } from '../../../ui/saveFile';
 import { Label, WordButton } from '../../../ui/words';
 

@@ -9,12 +9,12 @@ import {
   wordingFor,
 } from '@wide-fern/words';
 import { useRef } from 'react';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { useWidth } from '../../../ui/useSize';
 import { Label } from '../../../ui/words';
-import { ChordKeys } from '../../plan/bench/ChordKeys';
-import { KeyStrip } from '../../plan/bench/KeyStrip';
-import { StartWords } from '../../plan/bench/StartWords';
+import { ChordKeys } from '../../../music/keys/ChordKeys';
+import { KeyStrip } from '../../../music/keys/KeyStrip';
+import { StartWords } from '../../../music/keys/StartWords';
 
 /** In which keys an exercise can be sung by tonight's sections: every tonic, every part, the best ladder. */
 export function KeysTonight({

@@ -1,11 +1,20 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Exercise } from '@wide-fern/contract';
-import { type Section, choirScore, plainScore, tonicName, type ComputedSegment, type Listening, type PartName, type Score } from '@wide-fern/core';
+import {
+  type Section,
+  choirScore,
+  plainScore,
+  tonicName,
+  type ComputedSegment,
+  type Listening,
+  type PartName,
+  type Score,
+} from '@wide-fern/core';
 import { useMemo, useState } from 'react';
-import { useHere } from '../../../app/session';
-import ScoreStaff from '../../../ui/notation/ScoreStaff';
+import { useHere } from '../../../here/session';
+import ScoreStaff from '../../../music/notation/ScoreStaff';
 import { Label, WordButton } from '../../../ui/words';
-import { Hear } from '../../hearing/Hear';
+import { Hear } from '../../../music/hearing/Hear';
 
 /** A score with only some of its parts. */
 const onlyPart = (score: Score, part: string): Score => {

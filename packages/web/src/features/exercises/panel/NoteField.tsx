@@ -1,7 +1,8 @@
 import { Box, Textarea } from '@chakra-ui/react';
-import { useEffect, useRef, useState } from 'react';
-import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { bySchema, keptOnDevice, messageOf } from '@wide-fern/client';
+import { z } from '@wide-fern/contract';
+import { useHere } from '../../../here/session';
 import { Label } from '../../../ui/words';
 import { useMarking } from '../model/changes';
 import type { Listed } from '../model/listed';
@@ -9,15 +10,21 @@ import type { Listed } from '../model/listed';
 /** Stored this long after the last letter. */
 const pause = 700;
 
+/** What was typed and is not stored yet. */
+const notes = keptOnDevice('note', bySchema(z.string()));
+
 /** The choir's own note on an exercise: saved by itself, kept on the device until it is. */
 export function NoteField({ listed }: { readonly listed: Listed }) {
   const { choir, account } = useHere();
   const { exercise, mark } = listed;
-  const kept = `wide-fern:note:${account.id}:${choir.id}:${exercise.id}`;
-  const [note, setNote] = useState(() => localStorage.getItem(kept) ?? mark.note);
+  const ids = useMemo(
+    () => [account.id, choir.id, exercise.id],
+    [account.id, choir.id, exercise.id],
+  );
+  const [note, setNote] = useState(() => notes.read(...ids) ?? mark.note);
   const marking = useMarking(choir.id, exercise.id, (stored) => {
     // What was typed since stays kept.
-    if (localStorage.getItem(kept)?.trim() === stored.note) localStorage.removeItem(kept);
+    if (notes.read(...ids)?.trim() === stored.note) notes.keep(ids, undefined);
   });
   const latest = useRef({ mark, note, save: marking.mutate });
   useEffect(() => {
@@ -26,11 +33,11 @@ export function NoteField({ listed }: { readonly listed: Listed }) {
   const unsaved = note.trim() !== mark.note;
   useEffect(() => {
     if (!unsaved || note.length > 1000) return undefined;
-    localStorage.setItem(kept, note);
+    notes.keep(ids, note);
     const save = () => latest.current.save({ ...latest.current.mark, note: note.trim() });
     const timer = window.setTimeout(save, pause);
     return () => window.clearTimeout(timer);
-  }, [note, unsaved, kept]);
+  }, [note, unsaved, ids]);
   useEffect(
     () => () => {
       const { mark: was, note: now, save } = latest.current;

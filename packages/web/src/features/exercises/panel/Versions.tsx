@@ -2,17 +2,16 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Exercise } from '@wide-fern/contract';
 import { useState } from 'react';
-import { messageOf, versionsQuery } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, exerciseVersionsQuery, changeExercise } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { Label, WordButton } from '../../../ui/words';
-import { changeExercise } from '../model/changes';
 
 /** The versions an exercise has had; an old one can be made the present one again. */
 export function Versions({ exercise }: { readonly exercise: Exercise }) {
   const { choir, mayEdit } = useHere();
   const [open, setOpen] = useState(false);
   const [failed, setFailed] = useState<string>();
-  const versions = useQuery({ ...versionsQuery(choir.id, exercise.id), enabled: open });
+  const versions = useQuery({ ...exerciseVersionsQuery(choir.id, exercise.id), enabled: open });
   const day = new Intl.DateTimeFormat('en-GB', {
     timeZone: choir.timeZone,
     dateStyle: 'medium',

@@ -1,12 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { listInWords } from '@wide-fern/words';
+import { listInWords, lastUsedInWords, breathAdviceFor } from '@wide-fern/words';
 import { type PlaceNeed } from '@wide-fern/core';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { WordLink } from '../../../ui/words';
 import type { Listed } from '../model/listed';
-import { lastUsedInWords } from '../model/words';
-import { breathAdviceFor } from '../../plan/model/phrase';
 
 const needWords: Readonly<Record<PlaceNeed, string>> = {
   standing: 'room to stand',
@@ -27,7 +25,7 @@ export function WordsOf({
   const { choir } = useHere();
   const { exercise } = listed;
   const { usual } = exercise;
-  const advice = breathAdviceFor(exercise, choir.phraseSeconds);
+  const advice = breathAdviceFor(exercise, exercise.usual, choir.phraseSeconds);
   const nameOf = (id: string) => all.find((one) => one.exercise.id === id)?.exercise.name;
   return (
     <Box as="dl" fontSize="13px" mt="12px" maxW="78ch">

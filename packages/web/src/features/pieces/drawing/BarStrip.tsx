@@ -5,7 +5,7 @@ import { color, hueOf } from '../../../ui/color';
 import { Grip } from '../../../ui/Grip';
 import { SvgText } from '../../../ui/SvgText';
 import type { ChosenBars, Choosing } from '../model/bars';
-import { barsInWords } from '../model/words';
+import { barsInWords } from '@wide-fern/words';
 import { columnsOf, heightOf, strip, type Column } from './geometry';
 
 interface StripProps {

@@ -1,4 +1,11 @@
-import { type Section, spanOfPart, tonicName, type AccidentalPreference, type MidiNote, type Music } from '@wide-fern/core';
+import {
+  type Section,
+  spanOfPart,
+  tonicName,
+  type AccidentalPreference,
+  type MidiNote,
+  type Music,
+} from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 

@@ -1,7 +1,12 @@
-import { type Section, noteName, type AccidentalPreference, type PartAnalysis } from '@wide-fern/core';
+import {
+  type Section,
+  noteName,
+  type AccidentalPreference,
+  type PartAnalysis,
+} from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
-import { partFacts } from '../model/words';
+import { partFacts } from '@wide-fern/words';
 import { lane, pitchesShown, pitchScale } from './geometry';
 
 /** One part's histogram of sounding time by pitch, bottom to top, over the section's band. */

@@ -4,7 +4,7 @@ import { type Section, noteName } from '@wide-fern/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { hueOf } from '../../../ui/color';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';

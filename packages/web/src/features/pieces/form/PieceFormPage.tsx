@@ -1,8 +1,8 @@
 import { useQuery } from '@tanstack/react-query';
 import { useParams } from 'react-router';
-import { messageOf, pieceQuery, voicesQuery } from '@wide-fern/client';
-import { Frame } from '../../../app/Frame';
-import { useHere } from '../../../app/session';
+import { messageOf, voicesQuery, pieceQuery } from '@wide-fern/client';
+import { Frame } from '../../../here/Frame';
+import { useHere } from '../../../here/session';
 import { Empty, Failed, Loading } from '../../../ui/states';
 import { WordLink } from '../../../ui/words';
 import { PieceForm } from './PieceForm';

@@ -73,12 +73,7 @@ export function readDraft(
       transpose: of?.transpose ?? 0,
       notes: draft.notes.trim(),
       ranges: score ? of!.ranges : ranges,
-      score: score && {
-        file: score.file,
-        mapping: score.mapping,
-        byBar: score.byBar,
-        seconds: score.seconds,
-      },
+      score: score && { file: score.file, mapping: score.mapping },
     },
   };
 }

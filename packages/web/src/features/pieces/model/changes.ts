@@ -1,28 +1,18 @@
 import { useMutation } from '@tanstack/react-query';
 import type {
-  Judgement,
   JudgementBody,
   KeptFile,
   Piece,
-  PieceMark,
   PieceMarkBody,
   StorePiece,
 } from '@wide-fern/contract';
-import {
-  ask,
-  sendFile,
-  piecePath,
-  pieceQuery,
-  piecesPath,
-  piecesQuery,
-  queryClient,
-} from '@wide-fern/client';
+import { call, eveningsQuery, pieceQuery, piecesQuery, queryClient } from '@wide-fern/client';
 
 /** What other views hold of pieces is old now: the list, and what evenings ask. */
 export async function piecesChanged(choir: string): Promise<void> {
   await Promise.all([
     queryClient.invalidateQueries({ queryKey: piecesQuery(choir).queryKey, exact: true }),
-    queryClient.invalidateQueries({ queryKey: ['choir', choir, 'evenings'] }),
+    queryClient.invalidateQueries({ queryKey: eveningsQuery(choir).queryKey }),
   ]);
 }
 
@@ -40,11 +30,11 @@ export async function storePiece(
   over?: { readonly id: string; readonly version: number },
 ): Promise<Piece> {
   const stored = over
-    ? await ask<Piece>(piecePath(choir, over.id), {
-        method: 'PUT',
+    ? await call('changePiece', {
+        params: { choir, piece: over.id },
         body: { version: over.version, piece: body },
       })
-    : await ask<Piece>(piecesPath(choir), { method: 'POST', body });
+    : await call('addPiece', { params: { choir }, body });
   keep(choir, stored);
   await piecesChanged(choir);
   return stored;
@@ -52,10 +42,10 @@ export async function storePiece(
 
 /** Hands a score's file in, to be kept with its piece. */
 export const keepFile = (choir: string, file: File): Promise<KeptFile> =>
-  sendFile<KeptFile>(`/choirs/${choir}/score-files?name=${encodeURIComponent(file.name)}`, file);
+  call('keepScoreFile', { params: { choir }, query: { name: file.name }, body: file });
 
 export async function removePiece(choir: string, id: string): Promise<void> {
-  await ask(piecePath(choir, id), { method: 'DELETE' });
+  await call('removePiece', { params: { choir, piece: id } });
   queryClient.removeQueries({ queryKey: pieceQuery(choir, id).queryKey });
   await piecesChanged(choir);
 }
@@ -63,16 +53,14 @@ export async function removePiece(choir: string, id: string): Promise<void> {
 /** What a piece is stored as when something of it changes. */
 export function bodyOf({ piece }: Piece): StorePiece {
   const { score, ...rest } = piece;
-  if (!score) return { ...rest, score: null };
-  const { file, mapping, byBar, seconds } = score;
-  return { ...rest, score: { file, mapping, byBar, seconds } };
+  return { ...rest, score: score && { file: score.file, mapping: score.mapping } };
 }
 
 /** Marks trouble bars, or changes and takes away a mark. */
 export function useMarks(choir: string, piece: string) {
-  const path = `${piecePath(choir, piece)}/marks`;
+  const params = { choir, piece };
   const add = useMutation({
-    mutationFn: (body: PieceMarkBody) => ask<PieceMark>(path, { method: 'POST', body }),
+    mutationFn: (body: PieceMarkBody) => call('addMark', { params, body }),
     onSuccess: (mark) =>
       change(choir, piece, (was) => ({
         ...was,
@@ -80,7 +68,7 @@ export function useMarks(choir: string, piece: string) {
       })),
   });
   const remove = useMutation({
-    mutationFn: (mark: string) => ask<undefined>(`${path}/${mark}`, { method: 'DELETE' }),
+    mutationFn: (mark: string) => call('removeMark', { params: { ...params, mark } }),
     onSuccess: (_answer, mark) =>
       change(choir, piece, (was) => ({
         ...was,
@@ -92,17 +80,18 @@ export function useMarks(choir: string, piece: string) {
 
 /** Judges a run, or takes a judgement back. */
 export function useJudging(choir: string, piece: string) {
-  const path = `${piecePath(choir, piece)}/judgements`;
+  const params = { choir, piece };
   const done = async () => {
     await queryClient.invalidateQueries({ queryKey: pieceQuery(choir, piece).queryKey });
     await piecesChanged(choir);
   };
   const add = useMutation({
-    mutationFn: (body: JudgementBody) => ask<Judgement>(path, { method: 'POST', body }),
+    mutationFn: (body: JudgementBody) => call('addJudgement', { params, body }),
     onSuccess: done,
   });
   const remove = useMutation({
-    mutationFn: (judgement: string) => ask<undefined>(`${path}/${judgement}`, { method: 'DELETE' }),
+    mutationFn: (judgement: string) =>
+      call('removeJudgement', { params: { ...params, judgement } }),
     onSuccess: done,
   });
   return { add, remove };

@@ -1,6 +1,13 @@
 import type { Exercise, PieceMark } from '@wide-fern/contract';
-import { type Section, idFromName, type Excerpt, type ExcerptForm, type ExcerptWords, type Purpose } from '@wide-fern/core';
-import { barsInWords } from './words';
+import {
+  type Section,
+  idFromName,
+  type Excerpt,
+  type ExcerptForm,
+  type ExcerptWords,
+  type Purpose,
+} from '@wide-fern/core';
+import { barsInWords } from '@wide-fern/words';
 
 /** How bars are made into an exercise. */
 export interface Making {

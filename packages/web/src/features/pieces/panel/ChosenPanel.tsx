@@ -2,10 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import type { Section, PieceAnalysis } from '@wide-fern/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { ChosenBars } from '../model/bars';
-import { barsInWords } from '../model/words';
+import { barsInWords } from '@wide-fern/words';
 import type { Asks } from '../score/messages';
 import type { ScoreWorker } from '../score/scoreWorker';
 import { useAsked } from '../score/useAsked';
@@ -14,7 +14,7 @@ import { HearPiece } from './HearPiece';
 import { MakeExercise } from './MakeExercise';
 import { MarkBars } from './MarkBars';
 
-const ScoreStaff = lazy(() => import('../../../ui/notation/ScoreStaff'));
+const ScoreStaff = lazy(() => import('../../../music/notation/ScoreStaff'));
 
 /** More bars than this are not engraved at once. */
 const mostEngraved = 16;

@@ -2,11 +2,11 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import type { Demand, PieceAnalysis } from '@wide-fern/core';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { Label, WordButton } from '../../../ui/words';
 import type { ChosenBars } from '../model/bars';
 import { useMarks } from '../model/changes';
-import { demandInWords } from '../model/words';
+import { demandInWords } from '@wide-fern/words';
 
 /** The skills that the figures suggest, with their bars: offered, not decided. */
 export function Demands({

@@ -3,11 +3,11 @@ import type { Piece } from '@wide-fern/contract';
 import type { PieceAnalysis } from '@wide-fern/core';
 import { useState } from 'react';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { Stepper } from '../../../ui/Stepper';
 import { Label, WordButton } from '../../../ui/words';
 import { bodyOf, storePiece } from '../model/changes';
-import { keyInWords, metreInWords, sizeInWords, transposeInWords } from '../model/words';
+import { keyInWords, metreInWords, sizeInWords, transposeInWords } from '@wide-fern/words';
 
 /** How fast and how high a piece is sung; everything below follows at once, and can be kept. */
 export function HowSung({

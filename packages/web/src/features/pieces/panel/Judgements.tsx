@@ -3,13 +3,13 @@ import type { Judgement, JudgementBody, Piece } from '@wide-fern/contract';
 import { openTarget, purposes, type Purpose } from '@wide-fern/core';
 import { useState } from 'react';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import { useKeptDraft } from '../../../ui/useKeptDraft';
 import { Label, WordButton } from '../../../ui/words';
 import { useJudging } from '../model/changes';
-import { JudgedLine } from '../drawing/JudgedLine';
+import { JudgedLine } from '../../../music/figures/JudgedLine';
 
 const dayIn = (timeZone: string): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone }).format(Date.now());

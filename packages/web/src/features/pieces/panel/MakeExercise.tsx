@@ -5,7 +5,7 @@ import { useMemo, useState } from 'react';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import type { ChosenBars } from '../model/bars';
 import { wordsOf, type Making } from '../model/exercise';
-import { barsInWords } from '../model/words';
+import { barsInWords } from '@wide-fern/words';
 import type { Asks } from '../score/messages';
 import type { ScoreWorker } from '../score/scoreWorker';
 import { useAsked } from '../score/useAsked';

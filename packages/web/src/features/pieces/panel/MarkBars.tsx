@@ -3,14 +3,14 @@ import type { Piece } from '@wide-fern/contract';
 import { type Section, purposes, type PieceAnalysis, type Purpose } from '@wide-fern/core';
 import { useState } from 'react';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
 import type { ChosenBars } from '../model/bars';
 import { useMarks } from '../model/changes';
-import { barsInWords } from '../model/words';
+import { barsInWords } from '@wide-fern/words';
 import { PartChoice } from './PartChoice';
 
 const skills = purposes.map((value) => ({ value, word: value }));

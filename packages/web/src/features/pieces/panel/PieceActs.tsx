@@ -2,12 +2,12 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
-import { askFile, messageOf, piecePath } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, callFile } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { saveFile } from '../../../ui/saveFile';
 import { WordButton, WordLink } from '../../../ui/words';
 import { removePiece } from '../model/changes';
-import { languageInWords } from '../model/words';
+import { languageInWords } from '@wide-fern/words';
 
 /** What else can be done with a piece: its words changed, its score read anew or handed back, thrown away. */
 export function PieceActs({ piece }: { readonly piece: Piece }) {
@@ -19,7 +19,9 @@ export function PieceActs({ piece }: { readonly piece: Piece }) {
   const handBack = async () => {
     setTrouble(undefined);
     try {
-      const bytes = await askFile(`${piecePath(choir.id, piece.id)}/score-file`);
+      const bytes = await callFile('showScoreFile', {
+        params: { choir: choir.id, piece: piece.id },
+      });
       saveFile(score!.name, 'application/octet-stream', bytes);
     } catch (error) {
       setTrouble(messageOf(error));

@@ -1,11 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
-import { type Section, noteName, readings, type FoundLine, type FoundScore, type Reading } from '@wide-fern/core';
+import {
+  type Section,
+  noteName,
+  readings,
+  type FoundLine,
+  type FoundScore,
+  type Reading,
+} from '@wide-fern/core';
 import { lengthInFigures } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
 import { PlainSelect } from '../../../ui/PlainSelect';
@@ -73,7 +80,6 @@ export function MapScore({
     }
     setStoring(true);
     try {
-      const { byBar, ranges, seconds } = await worker.ask('reading', asked);
       const kept = file ? await keepFile(choir.id, file) : undefined;
       const fileId = kept?.id ?? piece!.piece.score!.file;
       const body = {
@@ -82,15 +88,9 @@ export function MapScore({
           : { tempo: null, transpose: 0, notes: '', language: found.language.slice(0, 60) }),
         title: title.trim().slice(0, 120),
         composer: composer.trim().slice(0, 120),
-        ranges: Object.fromEntries(
-          Object.entries(ranges).map(([part, [low, high]]) => [part, [low, high] as const]),
-        ),
-        score: {
-          file: fileId,
-          mapping,
-          byBar: structuredClone(byBar) as NonNullable<Piece['piece']['score']>['byBar'],
-          seconds,
-        },
+        // The server reads them in the file.
+        ranges: {},
+        score: { file: fileId, mapping },
       };
       const stored = await storePiece(choir.id, body, piece);
       await navigate(`/pieces/${stored.id}`);

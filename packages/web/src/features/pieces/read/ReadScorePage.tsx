@@ -4,9 +4,9 @@ import type { FoundScore } from '@wide-fern/core';
 import { largestScoreFile } from '@wide-fern/contract';
 import { useEffect, useRef, useState, type DragEvent } from 'react';
 import { useSearchParams } from 'react-router';
-import { askFile, messageOf, piecePath, pieceQuery, voicesQuery } from '@wide-fern/client';
-import { Frame } from '../../../app/Frame';
-import { useHere } from '../../../app/session';
+import { messageOf, voicesQuery, callFile, pieceQuery } from '@wide-fern/client';
+import { Frame } from '../../../here/Frame';
+import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../../ui/states';
 import { Label, Name, WordButton, WordLink } from '../../../ui/words';
@@ -158,7 +158,10 @@ export default function ReadScorePage() {
               onClick={() =>
                 void open(
                   kept.name,
-                  () => askFile(`${piecePath(choir.id, piece.data!.id)}/score-file`),
+                  () =>
+                    callFile('showScoreFile', {
+                      params: { choir: choir.id, piece: piece.data!.id },
+                    }),
                   undefined,
                 )
               }

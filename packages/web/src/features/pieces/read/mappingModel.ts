@@ -1,4 +1,12 @@
-import { type Section, partsOfChoir, type FoundLine, type FoundScore, type FoundStaff, type Mapping, type Reading } from '@wide-fern/core';
+import {
+  type Section,
+  partsOfChoir,
+  type FoundLine,
+  type FoundScore,
+  type FoundStaff,
+  type Mapping,
+  type Reading,
+} from '@wide-fern/core';
 /** How a director says who sings what: each staff read in a way, each of its lines by some parts. */
 export interface MappingDraft {
   /** By the staff's id. */

@@ -14,7 +14,6 @@ import type {
 
 /** What the page asks of the score that its worker holds, and what is answered. */
 export interface Asks {
-  open: { asked: { bytes: Uint8Array }; answer: FoundScore };
   reading: {
     asked: { mapping: readonly Mapping[]; parts: readonly string[] };
     answer: ReadingOfScore;
@@ -63,12 +62,19 @@ export interface Asks {
 }
 export type Word = keyof Asks;
 
-export interface ToScoreWorker<W extends Word = Word> {
-  readonly id: number;
-  readonly word: W;
-  readonly asked: Asks[W]['asked'];
-}
-export type FromScoreWorker =
-  | { readonly id: number; readonly kind: 'progress'; readonly share: number }
-  | { readonly id: number; readonly kind: 'answer'; readonly answer: unknown }
-  | { readonly id: number; readonly kind: 'refused'; readonly message: string };
+/** What the worker offers to the page. */
+export type ScoreApi = {
+  readonly [W in Word]: (asked: Asks[W]['asked']) => Promise<Asks[W]['answer']>;
+} & {
+  /** Whether a kept file was read on this device before; then nothing has to be fetched. */
+  readonly openKept: (file: string) => Promise<boolean>;
+  /** Reads a file; a kept one is remembered on this device by its id. */
+  readonly open: (
+    bytes: Uint8Array,
+    onProgress: (share: number) => void,
+    file?: string,
+  ) => Promise<FoundScore>;
+};
+
+/** The name of an error whose message is for a person. */
+export const scoreRefused = 'ScoreRefused';

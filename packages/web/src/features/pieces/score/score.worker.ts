@@ -10,38 +10,82 @@ import {
   readingOfScore,
   transposed,
   type Mapping,
+  type PieceAnalysis,
+  type PieceSetting,
   type PieceScore,
 } from '@wide-fern/core';
 import { readScore, UnreadableFile } from '@wide-fern/interchange';
-import type { Asks, FromScoreWorker, ToScoreWorker, Word } from './messages';
+import { hasLarge, keepLarge, readLarge } from '@wide-fern/client/large';
+import { expose } from 'comlink';
+import { scoreRefused, type ScoreApi } from './messages';
 
 let held: PieceScore | undefined;
-const score = (): PieceScore => {
+/** The kept file that is open, if it is one: what was found in it is remembered on this device. */
+let file: string | undefined;
+
+const scoreKey = (of: string): string => `score:${of}`;
+
+/** The open score; one that was read before is fetched from this device when it is first needed. */
+async function score(): Promise<PieceScore> {
+  if (!held && file !== undefined)
+    held = (await readLarge(scoreKey(file))) as PieceScore | undefined;
   if (!held) throw new UnreadableFile('No score has been read yet.');
   return held;
-};
-const say = (message: FromScoreWorker) => postMessage(message);
+}
 
-const musicsOf = (mapping: readonly Mapping[], parts: readonly string[], transpose = 0) =>
-  partsOfScore(score(), mapping, parts).map((music) => transposed(music, transpose));
+const musicsOf = async (mapping: readonly Mapping[], parts: readonly string[], transpose = 0) =>
+  partsOfScore(await score(), mapping, parts).map((music) => transposed(music, transpose));
 
-const answers: { [W in Word]: (asked: Asks[W]['asked'], id: number) => Asks[W]['answer'] } = {
-  open: ({ bytes }, id) => {
+/** What a piece asks, by file and by what it is asked for: computed once on this device. */
+async function analysed(setting: PieceSetting): Promise<PieceAnalysis> {
+  const key = file === undefined ? undefined : `analysis:${file}:${JSON.stringify(setting)}`;
+  const known = key === undefined ? undefined : await readLarge(key);
+  if (known) return known as PieceAnalysis;
+  const analysis = analysePiece(await score(), setting);
+  if (key !== undefined) await keepLarge(key, analysis);
+  return analysis;
+}
+
+const inWords = (error: unknown): string =>
+  error instanceof UnreadableFile || error instanceof RangeError
+    ? error.message
+    : 'This file cannot be read; it may be damaged. Save it again and try once more.';
+
+/** A way to answer that refuses in words for a person. */
+const refusing =
+  <A extends readonly unknown[], R>(how: (...asked: A) => Promise<R>) =>
+  async (...asked: A): Promise<R> => {
+    try {
+      return await how(...asked);
+    } catch (error) {
+      throw Object.assign(new Error(inWords(error)), { name: scoreRefused });
+    }
+  };
+
+const api: ScoreApi = {
+  openKept: async (kept) => {
+    if (!(await hasLarge(scoreKey(kept)))) return false;
+    file = kept;
+    return true;
+  },
+  open: refusing(async (bytes, onProgress, kept) => {
     let told = 0;
     held = readScore(bytes, (share) => {
       // A page that draws every bar's progress is busy with nothing else.
       if (share - told < 0.05) return;
       told = share;
-      say({ id, kind: 'progress', share: share * 0.9 });
+      onProgress(share * 0.9);
     });
+    file = kept;
+    if (kept !== undefined) await keepLarge(scoreKey(kept), held);
     return foundIn(held);
-  },
-  reading: ({ mapping, parts }) => readingOfScore(score(), mapping, parts),
-  analyse: (setting) => analysePiece(score(), setting),
-  bars: ({ mapping, sections, places, transpose }) =>
+  }),
+  reading: refusing(async ({ mapping, parts }) => readingOfScore(await score(), mapping, parts)),
+  analyse: refusing(analysed),
+  bars: refusing(async ({ mapping, sections, places, transpose }) =>
     barsScore(
-      score(),
-      musicsOf(
+      await score(),
+      await musicsOf(
         mapping,
         sections.map(({ id }) => id),
       ),
@@ -49,21 +93,24 @@ const answers: { [W in Word]: (asked: Asks[W]['asked'], id: number) => Asks[W]['
       places,
       transpose,
     ),
-  excerpt: ({ mapping, from, to, form, parts, words }) => {
-    const found = parts.flatMap(({ id, octave }) =>
-      musicsOf(mapping, [id]).map((music) => ({ music, octave })),
+  ),
+  excerpt: refusing(async ({ mapping, from, to, form, parts, words }) => {
+    const found = await Promise.all(
+      parts.map(async ({ id, octave }) =>
+        (await musicsOf(mapping, [id])).map((music) => ({ music, octave })),
+      ),
     );
-    return excerpt(score(), { from, to, form, parts: found, words }) ?? null;
-  },
-  listen: ({ mapping, parts, from, count, pace, transpose, countIn }) => {
-    const order = performanceOrder(score(), pace);
+    return excerpt(await score(), { from, to, form, parts: found.flat(), words }) ?? null;
+  }),
+  listen: refusing(async ({ mapping, parts, from, count, pace, transpose, countIn }) => {
+    const order = performanceOrder(await score(), pace);
     const begins =
       'place' in from ? from.place : order.bars.findIndex(({ bar }) => bar >= from.bar);
     const first = Math.max(0, begins);
     const last = Math.min(order.bars.length, first + count) - 1;
     const programme = pieceProgramme({
-      score: score(),
-      parts: musicsOf(mapping, parts, transpose),
+      score: await score(),
+      parts: await musicsOf(mapping, parts, transpose),
       order,
       pace,
       from: first,
@@ -75,20 +122,6 @@ const answers: { [W in Word]: (asked: Asks[W]['asked'], id: number) => Asks[W]['
       bars: order.bars.slice(first, last + 1).map(({ bar }) => bar),
       next: last + 1 < order.bars.length ? last + 1 : null,
     };
-  },
+  }),
 };
-
-const inWords = (error: unknown): string =>
-  error instanceof UnreadableFile || error instanceof RangeError
-    ? error.message
-    : 'This file cannot be read; it may be damaged. Save it again and try once more.';
-
-addEventListener('message', ({ data }: MessageEvent<ToScoreWorker>) => {
-  const { id, word, asked } = data;
-  try {
-    const answer = (answers[word] as (of: unknown, id: number) => unknown)(asked, id);
-    say({ id, kind: 'answer', answer });
-  } catch (error) {
-    say({ id, kind: 'refused', message: inWords(error) });
-  }
-});
+expose(api);

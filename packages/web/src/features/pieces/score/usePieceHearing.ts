@@ -1,5 +1,5 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { NoSound, play, type Playing } from '../../hearing/player';
+import { NoSound, play, type Playing } from '../../../music/hearing/player';
 import type { Asks } from './messages';
 import type { ScoreWorker } from './scoreWorker';
 

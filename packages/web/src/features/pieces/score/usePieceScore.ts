@@ -1,6 +1,6 @@
 import type { Piece } from '@wide-fern/contract';
 import { useEffect, useState } from 'react';
-import { ApiError, askFile, piecePath } from '@wide-fern/client';
+import { ApiError, callFile } from '@wide-fern/client';
 import { ScoreRefused, ScoreWorker } from './scoreWorker';
 
 /** A piece's score on its way to be looked at. */
@@ -16,7 +16,10 @@ type Found = { readonly file: string; readonly turn: number } & (
   | { readonly kind: 'ready'; readonly worker: ScoreWorker }
 );
 
-/** Fetches a piece's score and holds it in a worker as long as the page is open. */
+/**
+ * Holds a piece's score in a worker as long as the page is open. A file that was read on this device
+ * before is neither fetched nor read again.
+ */
 export function usePieceScore(choir: string, piece: Piece): PieceScoreState {
   const file = piece.piece.score?.file;
   const { id } = piece;
@@ -29,10 +32,14 @@ export function usePieceScore(choir: string, piece: Piece): PieceScoreState {
     const where = { file, turn };
     const read = async () => {
       try {
-        const bytes = await askFile(`${piecePath(choir, id)}/score-file`, stop.signal);
-        await worker.open(bytes, (share) => {
-          setFound({ ...where, kind: 'reading', share });
-        });
+        if (!(await worker.openKept(file))) {
+          const bytes = await callFile('showScoreFile', {
+            params: { choir, piece: id },
+            signal: stop.signal,
+          });
+          const told = (share: number) => setFound({ ...where, kind: 'reading', share });
+          await worker.open(bytes, told, file);
+        }
         setFound({ ...where, kind: 'ready', worker });
       } catch (error) {
         if (stop.signal.aborted) return;

@@ -4,8 +4,8 @@ import { isPitched, type AccidentalPreference } from '@wide-fern/core';
 import { sungWords, ladderHeading, wordingFor } from '@wide-fern/words';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
-import { PatternFigure } from './PatternFigure';
-import type { SegmentHearing } from '../useSegmentHearing';
+import { PatternFigure } from '../../../music/figures/PatternFigure';
+import type { SegmentHearing } from '../model/useSegmentHearing';
 import type { BenchActions } from './actions';
 import { Choosing } from './Choosing';
 import { Middle } from './Middle';
@@ -135,7 +135,7 @@ export function Bench({
             <WordButton fontSize="13px" onClick={() => actions.moveBy(1)}>
               later
             </WordButton>
-            <WordButton fontSize="13px" onClick={actions.leaveOut}>
+            <WordButton fontSize="13px" onClick={actions.takeOut}>
               leave out
             </WordButton>
           </Flex>

@@ -1,11 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { type Wording, breathInWords } from '@wide-fern/words';
-import { KeyStrip } from './KeyStrip';
-import { StartWords } from './StartWords';
+import { KeyStrip } from '../../../music/keys/KeyStrip';
+import { StartWords } from '../../../music/keys/StartWords';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { BenchActions } from './actions';
 import { BreathFigure } from './BreathFigure';
-import { ChordKeys } from './ChordKeys';
+import { ChordKeys } from '../../../music/keys/ChordKeys';
 
 /** The middle of the bench: the keys, or what is counted, said or moved. */
 export function Middle({

@@ -10,8 +10,9 @@ import {
 } from '@wide-fern/words';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
-import { type Evaluated, needMetInWords } from '@wide-fern/plan';
-import { breathAdviceFor } from '../model/phrase';
+import { needMet, type Evaluated } from '@wide-fern/plan';
+import { needMetInWords } from '@wide-fern/words';
+import { breathAdviceFor } from '@wide-fern/words';
 
 /** The right of the bench: why, what to say, what to mind, how long. */
 export function Words({
@@ -32,11 +33,12 @@ export function Words({
   const { exercise } = segment;
   const { keys } = computed;
   const { sung, problem } = keys.kind === 'ladder' ? keys : {};
+  const met = needMet(evaluated, tonight);
   const why = [
-    ...needMetInWords(evaluated, tonight, accidentals),
+    ...(met ? [needMetInWords(met, accidentals)] : []),
     ...(sung && problem ? asSentences(decidingInWords(sung, problem, wording)) : []),
   ];
-  const breath = breathAdviceFor(exercise, phraseSeconds, segment.choices);
+  const breath = breathAdviceFor(exercise, segment.choices, phraseSeconds);
   const moves = sung && problem ? asSentences(movesInWords(sung, problem, wording)) : [];
   const edges = sung && problem ? asSentences(edgesInWords(sung, problem, wording)) : [];
   return (

@@ -1,4 +1,4 @@
-import type { PlanActions } from '@wide-fern/client';
+import type { PlanActs } from '@wide-fern/client';
 
 /** What the bench can do to its segment. */
-export type BenchActions = Pick<PlanActions, 'choose' | 'moveBy' | 'leaveOut'>;
+export type BenchActions = Pick<PlanActs, 'choose' | 'moveBy' | 'takeOut'>;

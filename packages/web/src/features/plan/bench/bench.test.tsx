@@ -1,7 +1,7 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { choose, evaluate } from '@wide-fern/plan';
+import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { system } from '../../../ui/system';
 import type { BenchActions } from './actions';
@@ -9,13 +9,13 @@ import { Bench } from './Bench';
 
 /** The bench of one exercise, with what is chosen for it, and what it asks to be done. */
 function showBench(id: string, { changed = {}, mayEdit = true } = {}) {
-  const plan = evaluate(choose(id, changed)(documentOf(id)), 900);
+  const plan = evaluate(performAll(documentOf(id), [choose(id, changed)]), 900);
   const hear = jest.fn();
   const actions = {
     hear,
     choose: jest.fn<BenchActions['choose']>(),
     moveBy: jest.fn<BenchActions['moveBy']>(),
-    leaveOut: jest.fn<BenchActions['leaveOut']>(),
+    takeOut: jest.fn<BenchActions['takeOut']>(),
   };
   render(
     <ChakraProvider value={system}>
@@ -136,12 +136,12 @@ describe('the bench', () => {
   });
 
   it('moves its segment and leaves it out', () => {
-    const { moveBy, leaveOut } = showBench('coat-off');
+    const { moveBy, takeOut } = showBench('coat-off');
     fireEvent.click(button('earlier'));
     fireEvent.click(button('later'));
     expect(moveBy.mock.calls).toEqual([[-1], [1]]);
     fireEvent.click(button('leave out'));
-    expect(leaveOut).toHaveBeenCalledTimes(1);
+    expect(takeOut).toHaveBeenCalledTimes(1);
   });
 
   it('shows breath, words, moves and chords in their own way', () => {

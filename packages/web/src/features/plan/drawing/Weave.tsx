@@ -4,11 +4,11 @@ import { useState, type PointerEvent } from 'react';
 import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
-import { EveningBand } from './EveningBand';
-import { GutterLine } from './GutterLine';
-import { LaneShape } from './LaneShape';
+import { EveningBand } from '../../../music/lanes/EveningBand';
+import { GutterLine } from '../../../music/lanes/GutterLine';
+import { LaneShape } from '../../../music/lanes/LaneShape';
 import type { PlanLayout } from './layout';
-import { MinuteScale } from './MinuteScale';
+import { MinuteScale } from '../../../music/lanes/MinuteScale';
 
 /** The notes of a chord joined through the lanes. */
 function ChordLines({

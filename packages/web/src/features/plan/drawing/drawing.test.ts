@@ -1,8 +1,14 @@
-import { choose, evaluate } from '@wide-fern/plan';
+import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf, tonight } from '@wide-fern/plan/testing';
-import { figuredMinutes, lanes, middleOf, namedNotes, timeAxis } from './geometry';
+import {
+  figuredMinutes,
+  lanes,
+  middleOf,
+  namedNotes,
+  timeAxis,
+} from '../../../music/lanes/geometry';
 import { planLayout } from './layout';
-import { gapsOf, signScale, signsOf, type Sign } from './signs';
+import { gapsOf, signScale, signsOf, type Sign } from '../../../music/lanes/signs';
 
 describe('axes', () => {
   it('put time to scale, and read it back inside the axis only', () => {
@@ -62,7 +68,8 @@ describe('signs', () => {
     seconds: 900,
   });
   const signsFor = (id: string, part: string, changed: object = {}): Sign[][] => {
-    const { segment, computed } = evaluate(choose(id, changed)(documentOf(id)), 900).segments[0]!;
+    const { segment, computed } = evaluate(performAll(documentOf(id), [choose(id, changed)]), 900)
+      .segments[0]!;
     const place = tonight.sections.findIndex((band) => band.id === part);
     const band = tonight.sections[place]!;
     return computed.repetitions.map((repetition, i) =>

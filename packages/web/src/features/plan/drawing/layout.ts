@@ -1,5 +1,5 @@
 import type { PitchRange, Seconds } from '@wide-fern/core';
-import { lanes, middleOf, timeAxis, type Lane, type TimeAxis } from './geometry';
+import { lanes, middleOf, timeAxis, type Lane, type TimeAxis } from '../../../music/lanes/geometry';
 
 /** The measures of the plan's drawing; y counts from the drawing's own top. */
 export interface PlanLayout {

@@ -1,4 +1,4 @@
-import { countInWords } from '@wide-fern/words';
+import { countInWords, rangeInFigures } from '@wide-fern/words';
 import {
   noteName,
   wantedForEdge,
@@ -10,7 +10,6 @@ import {
 import { useId, type KeyboardEvent } from 'react';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
-import { rangeInFigures } from '../model/words';
 import { curvePath, type PitchAxis } from './geometry';
 import { Grip } from '../../../ui/Grip';
 import { useDrag } from '../../../ui/useDrag';

@@ -1,12 +1,13 @@
 /** Hears pitches away from the page's own thread: samples in, frames out. */
-import { createListener, type Listener } from '@wide-fern/sound';
-
-export type ToPitchWorker =
-  | { readonly kind: 'begin'; readonly sampleRate: number }
-  | { readonly kind: 'samples'; readonly samples: Float32Array };
+import { createListener, type Listener, type PitchFrame } from '@wide-fern/sound';
+import { expose } from 'comlink';
 
 let listener: Listener | undefined;
-addEventListener('message', ({ data }: MessageEvent<ToPitchWorker>) => {
-  if (data.kind === 'begin') listener = createListener(data.sampleRate);
-  else if (listener) postMessage(listener.push(data.samples));
-});
+const api = {
+  begin: (sampleRate: number): void => {
+    listener = createListener(sampleRate);
+  },
+  push: (samples: Float32Array): readonly PitchFrame[] => listener?.push(samples) ?? [],
+};
+export type PitchApi = typeof api;
+expose(api);

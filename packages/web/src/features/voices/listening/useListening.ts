@@ -1,7 +1,8 @@
 import type { MidiNote } from '@wide-fern/core';
 import { hear, judged, waitFor, type Heard, type Holding, type PitchFrame } from '@wide-fern/sound';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import type { ToPitchWorker } from './pitch.worker';
+import { openWorker, type Opened } from '@wide-fern/client';
+import type { PitchApi } from './pitch.worker';
 import { NoSound, type OpenSource, type Source } from './source';
 
 /** What listening has come to. */
@@ -28,7 +29,7 @@ export function useListening({
   readonly onJudged: (note: MidiNote, verdict: 'easy' | 'came-out' | 'no') => void;
 }) {
   const [state, setState] = useState<Listening>({ kind: 'off' });
-  const open = useRef<{ source: Source; worker: Worker }>(undefined);
+  const open = useRef<{ source: Source; worker: Opened<PitchApi> }>(undefined);
   const holding = useRef<Holding>(undefined);
   const told = useRef(false);
   const now = useRef({ wanted, paused, onJudged });
@@ -38,7 +39,7 @@ export function useListening({
 
   const stop = useCallback(() => {
     open.current?.source.stop();
-    open.current?.worker.terminate();
+    open.current?.worker.end();
     open.current = undefined;
     setState({ kind: 'off' });
   }, []);
@@ -47,27 +48,15 @@ export function useListening({
     async (openSource: OpenSource) => {
       stop();
       setState({ kind: 'opening' });
-      const worker = new Worker(new URL('./pitch.worker.ts', import.meta.url), { type: 'module' });
-      const send = (message: ToPitchWorker) => worker.postMessage(message);
-      try {
-        const source = await openSource((samples) => {
-          if (!now.current.paused) send({ kind: 'samples', samples });
-        });
-        send({ kind: 'begin', sampleRate: source.sampleRate });
-        open.current = { source, worker };
-      } catch (error) {
-        worker.terminate();
-        const message =
-          error instanceof NoSound ? error.message : 'Nothing can be heard here. Answer by hand.';
-        setState({ kind: 'refused', message });
-        return;
-      }
-      worker.onmessage = ({ data }: MessageEvent<PitchFrame[]>) => {
+      const worker = openWorker<PitchApi>(
+        () => new Worker(new URL('./pitch.worker.ts', import.meta.url), { type: 'module' }),
+      );
+      const hearFrames = (frames: readonly PitchFrame[]) => {
         const { wanted: note, onJudged: tell } = now.current;
         if (note === undefined) return;
         const before = holding.current?.wanted === note ? holding.current : waitFor(note);
         if (before !== holding.current) told.current = false;
-        const after = data.reduce(hear, before);
+        const after = frames.reduce(hear, before);
         holding.current = after;
         setState({ kind: 'on', heard: after.heard });
         const verdict = judged(after);
@@ -76,6 +65,21 @@ export function useListening({
           tell(note, verdict);
         }
       };
+      try {
+        const source = await openSource((samples) => {
+          if (now.current.paused) return;
+          // What was asked of a worker that has been ended meanwhile is not heard.
+          worker.ask((api) => api.push(samples)).then(hearFrames, () => undefined);
+        });
+        await worker.ask((api) => api.begin(source.sampleRate));
+        open.current = { source, worker };
+      } catch (error) {
+        worker.end();
+        const message =
+          error instanceof NoSound ? error.message : 'Nothing can be heard here. Answer by hand.';
+        setState({ kind: 'refused', message });
+        return;
+      }
       if (now.current.wanted !== undefined) open.current.source.want(now.current.wanted);
       setState({ kind: 'on', heard: { kind: 'waiting' } });
     },

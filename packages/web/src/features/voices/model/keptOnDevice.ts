@@ -1,3 +1,4 @@
+import { bySchema, keptOnDevice, type Kept } from '@wide-fern/client';
 import { z } from '@wide-fern/contract';
 import {
   checkAnswers,
@@ -26,26 +27,14 @@ const sectionCheck: z.ZodType<SectionCheck> = z.object({
   reached: z.object({ up: note.nullable(), down: note.nullable() }),
 });
 
-function keeper<T>(kind: string, schema: z.ZodType<T>) {
-  const keyOf = (account: string, of: string) => `wide-fern:${kind}:${account}:${of}`;
-  return {
-    read: (account: string, of: string): T | undefined => {
-      try {
-        return schema.parse(JSON.parse(localStorage.getItem(keyOf(account, of)) ?? ''));
-      } catch {
-        return undefined;
-      }
-    },
-    keep: (account: string, of: string, value: T | undefined): void => {
-      try {
-        if (value === undefined) localStorage.removeItem(keyOf(account, of));
-        else localStorage.setItem(keyOf(account, of), JSON.stringify(value));
-      } catch {
-        // A full device: the check is still in the page.
-      }
-    },
-  };
-}
+const checks = keptOnDevice('check', bySchema(rangeCheck));
+const sectionChecks = keptOnDevice('section-check', bySchema(sectionCheck));
 
-export const keptChecks = keeper('check', rangeCheck);
-export const keptSectionChecks = keeper('section-check', sectionCheck);
+/** Keeps a check by who makes it and of whom. */
+const keeper = <T>({ read, keep }: Kept<T>) => ({
+  read: (account: string, of: string): T | undefined => read(account, of),
+  keep: (account: string, of: string, value: T | undefined): void => keep([account, of], value),
+});
+
+export const keptChecks = keeper(checks);
+export const keptSectionChecks = keeper(sectionChecks);

@@ -1,14 +1,8 @@
 import type { Presence, Singer, Voices } from '@wide-fern/contract';
 import { mixedChoir, usualTrims } from '@wide-fern/core';
 import { rowsTonight, sectionView, trimOf, type VoicesSetting } from './section';
-import {
-  absenceInWords,
-  conditionInWords,
-  rowState,
-  sectionSentence,
-  tonightInWords,
-  trimInWords,
-} from './words';
+import { rowState, sectionSentence, tonightInWords } from './words';
+import { absenceInWords, conditionInWords, trimInWords } from '@wide-fern/words';
 
 const soprano = mixedChoir[0]!;
 const voices: Voices = {

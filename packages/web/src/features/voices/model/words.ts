@@ -1,37 +1,9 @@
-import type { ChoirPart } from '@wide-fern/contract';
-import {
-  conditionWords,
-  countInWords,
-  listInWords,
-  semitonesInWords,
-  stateWords,
-} from '@wide-fern/words';
-import {
-  noteName,
-  type AccidentalPreference,
-  type Condition,
-  type PitchRange,
-  type Trim,
-} from '@wide-fern/core';
+
+import { conditionWords, countInWords, listInWords, stateWords, rangeInWords, trimInWords } from '@wide-fern/words';
+import { type AccidentalPreference, type Condition, type Trim } from '@wide-fern/core';
 import type { Row, SectionView } from './section';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-
-/** «D4–F5». */
-export const rangeInFigures = (
-  [low, high]: PitchRange,
-  accidentals: AccidentalPreference,
-): string => `${noteName(low, accidentals)}–${noteName(high, accidentals)}`;
-
-/** «D4 to F5», or «D4 alone». */
-export const rangeInWords = ([low, high]: PitchRange, accidentals: AccidentalPreference): string =>
-  low === high
-    ? `${noteName(low, accidentals)} alone`
-    : `${noteName(low, accidentals)} to ${noteName(high, accidentals)}`;
-
-/** «eleven singers», «one soprano». */
-const people = (count: number, part: Pick<ChoirPart, 'one' | 'many'>): string =>
-  `${countInWords(count)} ${count === 1 ? part.one : part.many}`;
 
 /** The one sentence of the view: what a section can sing, and for how many of it that holds. */
 export function sectionSentence(
@@ -70,15 +42,6 @@ export function rowState({ singer, away, states, range }: Row): string {
   return singer.also.length > 0 ? `also ${listInWords(singer.also)}` : '';
 }
 
-/** «two semitones off the top and one off the bottom», or nothing. */
-export function trimInWords({ top, bottom }: Trim): string {
-  const cuts = [
-    ...(top > 0 ? [`${semitonesInWords(top)} off the top`] : []),
-    ...(bottom > 0 ? [`${semitonesInWords(bottom)} off the bottom`] : []),
-  ];
-  return listInWords(cuts);
-}
-
 /** How a singer is tonight and what that does: «Returning, so two semitones off the top … : E♭4 to D5.» */
 export function tonightInWords(
   row: Row,
@@ -98,42 +61,4 @@ export function tonightInWords(
     ...(condition === 'rested' ? [] : [conditionWords[condition]]),
   ];
   return `${capital(listInWords(why))}, so ${cuts}: ${here}.`;
-}
-
-/** What a condition does to everyone: «after a working day: each top a semitone lower». */
-export function conditionInWords(condition: Condition, trim: Trim): string {
-  if (condition === 'rested') return '';
-  const cuts = [
-    ...(trim.top > 0 ? [`each top ${semitonesInWords(trim.top)} lower`] : []),
-    ...(trim.bottom > 0 ? [`each low end ${semitonesInWords(trim.bottom)} higher`] : []),
-  ];
-  return cuts.length > 0 ? `${conditionWords[condition]}: ${listInWords(cuts)}` : '';
-}
-
-/** What absence changes in a section: «two basses away: the basses lose D4», or what they gain. */
-export function absenceInWords(
-  band: {
-    readonly one: string;
-    readonly many: string;
-    readonly away?: number | undefined;
-    readonly comfort: PitchRange;
-  },
-  everyone: PitchRange,
-  accidentals: AccidentalPreference,
-): string | undefined {
-  const { away = 0, comfort, many } = band;
-  if (away === 0) return undefined;
-  const who = `${people(away, band)} away`;
-  const name = (note: number) => noteName(note, accidentals);
-  const span = (from: number, to: number) =>
-    from === to ? name(from) : `${name(from)} to ${name(to)}`;
-  const changes = [
-    ...(comfort[0] > everyone[0] ? [`lose ${span(everyone[0], comfort[0] - 1)}`] : []),
-    ...(comfort[1] < everyone[1] ? [`lose ${span(comfort[1] + 1, everyone[1])}`] : []),
-    ...(comfort[0] < everyone[0] ? [`gain ${span(comfort[0], everyone[0] - 1)}`] : []),
-    ...(comfort[1] > everyone[1] ? [`gain ${span(everyone[1] + 1, comfort[1])}`] : []),
-  ];
-  return changes.length > 0
-    ? `${who}: the ${many} ${listInWords(changes)}`
-    : `${who}; their band stays`;
 }

@@ -13,7 +13,7 @@ import {
 import { useState } from 'react';
 import { Bar } from 'react-chartjs-2';
 import { Label, WordButton } from '../../../ui/words';
-import { rangeInFigures } from '../model/words';
+import { rangeInFigures } from '@wide-fern/words';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import type { KeepChecks, Singer } from '@wide-fern/contract';
+import type { KeepChecks } from '@wide-fern/contract';
 import {
   answerCheck,
   beginCheck,
@@ -15,8 +15,8 @@ import {
   type CheckProgress,
 } from '@wide-fern/core';
 import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
-import { ask, messageOf, queryClient } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, queryClient, call, choirQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { useWidth } from '../../../ui/useSize';
@@ -24,7 +24,7 @@ import { Label, Name, WordButton } from '../../../ui/words';
 import { useListening } from '../listening/useListening';
 import { keptChecks } from '../model/keptOnDevice';
 import type { Row } from '../model/section';
-import { rangeInWords } from '../model/words';
+import { rangeInWords } from '@wide-fern/words';
 import { giveNote } from '../tone/tone';
 import { FoundLine } from './FoundLine';
 import { Listen } from './Listen';
@@ -32,7 +32,7 @@ import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
 
 /** Engraving comes along when a check is opened. */
-const NoteStaff = lazy(() => import('../../../ui/notation/NoteStaff'));
+const NoteStaff = lazy(() => import('../../../music/notation/NoteStaff'));
 
 const answers: readonly { answer: CheckAnswer; words: string; key: string }[] = [
   { answer: 'easy', words: 'Easy', key: 'e' },
@@ -119,11 +119,10 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
   }, [goesOn, note]);
 
   const keep = useMutation({
-    mutationFn: (body: KeepChecks) =>
-      ask<Singer[]>(`/choirs/${choir.id}/singers/checks`, { method: 'POST', body }),
+    mutationFn: (body: KeepChecks) => call('keepChecks', { params: { choir: choir.id }, body }),
     onSuccess: async () => {
       keptChecks.keep(account.id, singer.id, undefined);
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
       onOpen('singer');
     },
   });

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import type { KeepChecks, Singer } from '@wide-fern/contract';
+import type { KeepChecks } from '@wide-fern/contract';
 import {
   beginSectionCheck,
   foundForSinger,
@@ -14,14 +14,14 @@ import {
   type SectionCheck,
 } from '@wide-fern/core';
 import { useState } from 'react';
-import { ask, messageOf, queryClient } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, queryClient, call, choirQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { Label, Name, WordButton } from '../../../ui/words';
 import { keptSectionChecks } from '../model/keptOnDevice';
-import { rangeInWords } from '../model/words';
+import { rangeInWords } from '@wide-fern/words';
 import { giveNote } from '../tone/tone';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
@@ -56,11 +56,10 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
     keptSectionChecks.keep(account.id, of, before);
   };
   const keep = useMutation({
-    mutationFn: (body: KeepChecks) =>
-      ask<Singer[]>(`/choirs/${choir.id}/singers/checks`, { method: 'POST', body }),
+    mutationFn: (body: KeepChecks) => call('keepChecks', { params: { choir: choir.id }, body }),
     onSuccess: async () => {
       keptSectionChecks.keep(account.id, of, undefined);
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
       onOpen('section');
     },
   });

@@ -1,14 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import type { SaveVoices, Voices } from '@wide-fern/contract';
-import { countInWords, withoutInWords } from '@wide-fern/words';
+import type { SaveVoices } from '@wide-fern/contract';
+import { countInWords, withoutInWords, absenceInWords, rangeInWords } from '@wide-fern/words';
 import { useMemo } from 'react';
-import { ask, messageOf, queryClient, voicesQuery } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, queryClient, voicesQuery, call, eveningsQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { Label, WordButton } from '../../../ui/words';
 import { narrowingOf } from '../model/section';
-import { absenceInWords, rangeInWords } from '../model/words';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
 
@@ -30,11 +29,10 @@ export function SectionPanel({
   const narrowing = useMemo(() => narrowingOf(section, share), [section, share]);
   const isDirector = choir.role === 'director';
   const keep = useMutation({
-    mutationFn: (body: SaveVoices) =>
-      ask<Voices>(`/choirs/${choir.id}/voices`, { method: 'PUT', body }),
+    mutationFn: (body: SaveVoices) => call('saveVoices', { params: { choir: choir.id }, body }),
     onSuccess: (saved) => {
       queryClient.setQueryData(voicesQuery(choir.id).queryKey, saved);
-      void queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+      void queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
       onLook(null);
     },
   });

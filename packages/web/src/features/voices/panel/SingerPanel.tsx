@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
-import type { SingerExport } from '@wide-fern/contract';
+
 import { listInWords, partFitInWords } from '@wide-fern/words';
 import { possibleParts } from '@wide-fern/core';
 import { lazy, Suspense, useState } from 'react';
-import { ask, messageOf, checksQuery, queryClient } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, checksQuery, queryClient, call, choirQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { hueOf } from '../../../ui/color';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
@@ -114,22 +114,22 @@ export function SingerPanel({
 
 /** Takes a check back, and shows the limits that follow. */
 async function dropCheck(choir: string, singer: string, check: string): Promise<void> {
-  await ask(`/choirs/${choir}/singers/${singer}/checks/${check}`, { method: 'DELETE' });
-  await queryClient.invalidateQueries({ queryKey: ['choir', choir] });
+  await call('dropCheck', { params: { choir, singer, check } });
+  await queryClient.invalidateQueries({ queryKey: choirQuery(choir).queryKey });
 }
 
 /** Everything kept about a singer: handed out as a file, or forgotten for good. */
 function Personal({ singer, name }: { readonly singer: string; readonly name: string }) {
   const { choir } = useHere();
   const [asked, setAsked] = useState(false);
-  const path = `/choirs/${choir.id}/singers/${singer}`;
+  const params = { choir: choir.id, singer };
   const handOut = useMutation({
-    mutationFn: () => ask<SingerExport>(`${path}/export`),
+    mutationFn: () => call('exportSinger', { params }),
     onSuccess: (all) => saveFile('singer.json', 'application/json', JSON.stringify(all, null, 2)),
   });
   const forget = useMutation({
-    mutationFn: () => ask<void>(path, { method: 'DELETE' }),
-    onSuccess: () => queryClient.invalidateQueries({ queryKey: ['choir', choir.id] }),
+    mutationFn: () => call('deleteSinger', { params }),
+    onSuccess: () => queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey }),
   });
   const error = handOut.error ?? forget.error;
   return (
@@ -137,7 +137,7 @@ function Personal({ singer, name }: { readonly singer: string; readonly name: st
       {asked ? (
         <Box role="alertdialog" aria-label={`Forget ${name}`}>
           Everything kept about {name} goes for good: range, checks, evenings. Plans keep only the
-          sections’ sections.
+          sections’ ranges.
           <Flex gap="16px" mt="4px">
             <WordButton
               fontSize="13px"

@@ -1,12 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { conditions, singerStates } from '@wide-fern/core';
-import { conditionWords, stateWords, dayName } from '@wide-fern/words';
-import { useHere } from '../../../app/session';
+import {
+  conditionWords,
+  stateWords,
+  dayName,
+  absenceInWords,
+  conditionInWords,
+  rangeInWords,
+} from '@wide-fern/words';
+import { useHere } from '../../../here/session';
 import { LongList } from '../../../ui/LongList';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
 import type { Row } from '../model/section';
-import { absenceInWords, conditionInWords, rangeInWords } from '../model/words';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
 

@@ -1,5 +1,5 @@
 import type { Row, SectionView } from '../model/section';
-import type { ReadyVoices } from '../useVoices';
+import type { ReadyVoices } from '../model/useVoices';
 
 /** What the panel beside the picture shows. */
 export type PanelKind = 'section' | 'singer' | 'check' | 'edit' | 'section-check' | 'tonight';

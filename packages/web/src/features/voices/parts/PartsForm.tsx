@@ -1,10 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import type { ChoirPart, SaveParts, Voices } from '@wide-fern/contract';
+import type { ChoirPart, SaveParts } from '@wide-fern/contract';
 import { arrangements, octaveSteps, rangeEnds, type OctaveStep } from '@wide-fern/core';
 import { useState } from 'react';
-import { ApiError, ask, messageOf, queryClient, voicesQuery } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { ApiError, messageOf, queryClient, voicesQuery, call, choirQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
@@ -38,11 +38,10 @@ export function PartsForm({
   /** Parts that go although singers sing them, as the server said. */
   const [left, setLeft] = useState<readonly string[]>([]);
   const save = useMutation({
-    mutationFn: (body: SaveParts) =>
-      ask<Voices>(`/choirs/${choir.id}/voices/parts`, { method: 'PUT', body }),
+    mutationFn: (body: SaveParts) => call('saveParts', { params: { choir: choir.id }, body }),
     onSuccess: async (saved) => {
       queryClient.setQueryData(voicesQuery(choir.id).queryKey, saved);
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
     },
     onError: (error) => {
       if (!(error instanceof ApiError)) return;

@@ -1,8 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { messageOf, voicesQuery } from '@wide-fern/client';
-import { Frame } from '../../../app/Frame';
-import { useHere } from '../../../app/session';
+import { Frame } from '../../../here/Frame';
+import { useHere } from '../../../here/session';
 import { Failed, Loading } from '../../../ui/states';
 import { Name, WordLink } from '../../../ui/words';
 import { PartsForm } from './PartsForm';

@@ -1,11 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import type { SaveVoices, Voices } from '@wide-fern/contract';
+import type { SaveVoices } from '@wide-fern/contract';
 import { conditions, singerStates, usualTrims, type Trim, type Trims } from '@wide-fern/core';
 import { conditionWords, stateWords } from '@wide-fern/words';
 import { useState } from 'react';
-import { ask, messageOf, queryClient, voicesQuery } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, queryClient, voicesQuery, call, eveningsQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Label, Name, WordButton } from '../../../ui/words';
 import { Stepper } from '../../../ui/Stepper';
@@ -23,11 +23,10 @@ export function TrimsForm({
   const { choir } = useHere();
   const [trims, setTrims] = useState(stored);
   const save = useMutation({
-    mutationFn: (body: SaveVoices) =>
-      ask<Voices>(`/choirs/${choir.id}/voices`, { method: 'PUT', body }),
+    mutationFn: (body: SaveVoices) => call('saveVoices', { params: { choir: choir.id }, body }),
     onSuccess: async (saved) => {
       queryClient.setQueryData(voicesQuery(choir.id).queryKey, saved);
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id, 'evenings'] });
+      await queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
     },
   });
   const row = (words: string, trim: Trim, onChange: (trim: Trim) => void) => (

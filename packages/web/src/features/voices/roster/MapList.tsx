@@ -10,8 +10,8 @@ import {
 } from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
-import { ask, messageOf, queryClient, singersQuery } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { messageOf, queryClient, singersQuery, call, choirQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
 import { Label } from '../../../ui/words';
@@ -57,10 +57,10 @@ export function MapList({
   const body = toStore(rows, same);
   const store = useMutation({
     mutationFn: (all: StoreSingers) =>
-      ask<Singer[]>(`/choirs/${choir.id}/singers`, { method: 'POST', body: all }),
+      call('storeSingers', { params: { choir: choir.id }, body: all }),
     onSuccess: async () => {
       keepList(account.id, choir.id, undefined);
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
       await navigate('/voices/roster');
     },
     // Whoever was changed meanwhile is read anew; the list is still here.

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { Name, WordLink } from '../../../ui/words';
 import { ChooseList } from './ChooseList';
 import { guessReading, readCells } from './csv';

@@ -2,7 +2,7 @@ import { Box, Flex, Input } from '@chakra-ui/react';
 import { listInWords, stateWords } from '@wide-fern/words';
 import { noteName, type PitchRange } from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useHere } from '../../../app/session';
+import { useHere } from '../../../here/session';
 import { hueOf } from '../../../ui/color';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';

@@ -5,8 +5,8 @@ import { singerStates } from '@wide-fern/core';
 import { stateWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { useForm } from 'react-hook-form';
-import { ApiError, ask, messageOf, queryClient } from '@wide-fern/client';
-import { useHere } from '../../../app/session';
+import { ApiError, messageOf, queryClient, call, choirQuery } from '@wide-fern/client';
+import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
@@ -31,23 +31,25 @@ export function SingerForm({
   const { register, handleSubmit, formState, setError, watch, setValue } = useForm<Form>({
     defaultValues: toForm(singer, part, choir.accidentals),
   });
-  const path = `/choirs/${choir.id}/singers`;
   const store = useMutation({
     mutationFn: (fields: SingerFields): Promise<unknown> =>
       singer
-        ? ask<Singer>(`${path}/${singer.id}`, {
-            method: 'PUT',
+        ? call('changeSinger', {
+            params: { choir: choir.id, singer: singer.id },
             body: { version: singer.version, singer: fields },
           })
-        : ask<Singer[]>(path, { method: 'POST', body: { add: [fields], change: [] } }),
+        : call('storeSingers', {
+            params: { choir: choir.id },
+            body: { add: [fields], change: [] },
+          }),
     onSuccess: async () => {
-      await queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
       onDone();
     },
     onError: (error) => {
       if (error instanceof ApiError && error.status === 409) {
         // The newer version comes with the roster; keeping again puts this form over it.
-        void queryClient.invalidateQueries({ queryKey: ['choir', choir.id] });
+        void queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
         setProblem(
           'Someone else changed this singer meanwhile. Theirs is kept; to put yours over it, keep again.',
         );

@@ -2,8 +2,8 @@ import { useQuery } from '@tanstack/react-query';
 import type { ChoirPart, Singer } from '@wide-fern/contract';
 import type { ReactNode } from 'react';
 import { messageOf, singersQuery, voicesQuery } from '@wide-fern/client';
-import { Frame } from '../../../app/Frame';
-import { useHere } from '../../../app/session';
+import { Frame } from '../../../here/Frame';
+import { useHere } from '../../../here/session';
 import { Empty, Failed, Loading } from '../../../ui/states';
 import { WordLink } from '../../../ui/words';
 

@@ -1,3 +1,4 @@
+import { bySchema, keptOnDevice } from '@wide-fern/client';
 import { z } from '@wide-fern/contract';
 import { noteNamings, rosterColumns, type NoteNaming, type RosterColumn } from '@wide-fern/core';
 
@@ -19,30 +20,12 @@ const schema: z.ZodType<ReadList> = z.object({
   warning: z.string().nullable(),
 });
 
-const prefix = 'wide-fern:list:';
+const lists = keptOnDevice('list', bySchema(schema));
 
 /** The list this person left behind on this device, if there is one. */
-export function readKept(account: string, choir: string): ReadList | undefined {
-  try {
-    return schema.parse(JSON.parse(localStorage.getItem(`${prefix}${account}:${choir}`) ?? ''));
-  } catch {
-    return undefined;
-  }
-}
+export const readKept = (account: string, choir: string): ReadList | undefined =>
+  lists.read(account, choir);
 
 /** Keeps a list until it is stored or thrown away, so that a closed tab loses nothing. */
-export function keepList(account: string, choir: string, list: ReadList | undefined): void {
-  try {
-    if (list) localStorage.setItem(`${prefix}${account}:${choir}`, JSON.stringify(list));
-    else localStorage.removeItem(`${prefix}${account}:${choir}`);
-  } catch {
-    // A full device: the list is still in the page.
-  }
-}
-
-/** Forgets every list on this device: it holds names, and whoever signs out leaves none behind. */
-export function forgetLists(): void {
-  for (const key of Object.keys(localStorage)) {
-    if (key.startsWith(prefix)) localStorage.removeItem(key);
-  }
-}
+export const keepList = (account: string, choir: string, list: ReadList | undefined): void =>
+  lists.keep([account, choir], list);

@@ -1,6 +1,7 @@
 import type { Singer } from '@wide-fern/contract';
 import { mixedChoir } from '@wide-fern/core';
-import { forgetLists, keepList, readKept, type ReadList } from './keptList';
+import { forgetPersonal } from '@wide-fern/client';
+import { keepList, readKept, type ReadList } from './keptList';
 import { previewRows, toStore, withCell, withoutRow } from './reading';
 
 const list: ReadList = {
@@ -51,7 +52,7 @@ describe('a list before it is stored', () => {
     keepList('me', 'choir', undefined);
     expect(readKept('me', 'choir')).toBeUndefined();
     keepList('me', 'choir', list);
-    forgetLists();
+    forgetPersonal();
     expect(readKept('me', 'choir')).toBeUndefined();
   });
 });

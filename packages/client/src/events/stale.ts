@@ -1,0 +1,73 @@
+import type { ChoirEvent } from '@wide-fern/contract';
+import { keyOf } from '../queries';
+
+/** Queries that a change makes stale: by their key, alone or with what lies below. */
+export interface Stale {
+  readonly queryKey: readonly string[];
+  readonly exact?: boolean;
+}
+
+/** What of the server's state does not hold any more after a change of a choir. */
+export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
+  const { kind, evening, item, piece, exercise } = event;
+  const evenings: Stale = { queryKey: keyOf('listEvenings', { choir }) };
+  const list = { ...evenings, exact: true };
+  const pieces: Stale = { queryKey: keyOf('listPieces', { choir }), exact: true };
+  switch (kind) {
+    case 'choir':
+      return [{ queryKey: keyOf('showChoir', { choir }) }];
+    case 'members':
+      return [
+        { queryKey: keyOf('listMembers', { choir }) },
+        { queryKey: keyOf('showSession'), exact: true },
+      ];
+    case 'templates':
+      return [{ queryKey: keyOf('listTemplates', { choir }) }];
+    case 'evenings':
+      return [evenings, pieces];
+    case 'evening':
+      return evening === undefined
+        ? [evenings]
+        : [list, { queryKey: keyOf('showEvening', { choir, evening }), exact: true }, pieces];
+    // The sections of an evening rest on who is here.
+    case 'presence':
+      return evening === undefined
+        ? [evenings]
+        : [
+            { queryKey: keyOf('showEvening', { choir, evening }), exact: true },
+            { queryKey: keyOf('showPresence', { choir, evening }) },
+          ];
+    case 'plan':
+      return evening === undefined || item === undefined
+        ? [evenings]
+        : [
+            { queryKey: keyOf('showPlan', { choir, evening, item }) },
+            // When each exercise was last used.
+            { queryKey: keyOf('showExercises', { choir }), exact: true },
+          ];
+    case 'exercises':
+      return [
+        { queryKey: keyOf('showExercises', { choir }), exact: true },
+        ...(exercise === undefined
+          ? []
+          : [{ queryKey: keyOf('listExerciseVersions', { choir, exercise }) }]),
+      ];
+    // What an evening asks rests on its pieces.
+    case 'pieces':
+      return [{ queryKey: keyOf('listPieces', { choir }) }, evenings];
+    case 'piece':
+      return [
+        pieces,
+        ...(piece === undefined ? [] : [{ queryKey: keyOf('showPiece', { choir, piece }) }]),
+        evenings,
+      ];
+    // Sections rest on singers and parts, and evenings on sections.
+    case 'voices':
+    case 'singers':
+      return [
+        { queryKey: keyOf('showVoices', { choir }) },
+        { queryKey: keyOf('listSingers', { choir }) },
+        evenings,
+      ];
+  }
+}

@@ -1,0 +1,13 @@
+/** The browser's side of the server, without React. */
+export * from './call/call';
+export { forgetLarge } from './device/large';
+export * from './device/store';
+export { newId } from './device/windows';
+export * from './exercises';
+export * from './plan/acts';
+export * from './plan/planStore';
+export * from './plan/session';
+export { withPending } from './presence/pending';
+export * from './presence/presence';
+export * from './queries';
+export * from './workers/open';

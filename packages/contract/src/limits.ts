@@ -1,0 +1,19 @@
+// Figures that pages need without the schemas that check them.
+
+/** The limits within which a segment's figures may be chosen; the fields' messages name them. */
+export const choiceLimits = {
+  tempo: [20, 240],
+  repetitions: [1, 24],
+  verses: [1, 8],
+  step: [1, 12],
+  talk: [0, 600],
+} as const satisfies Record<string, readonly [number, number]>;
+
+/** More segments than this nobody leads in one warm-up. */
+export const mostSegments = 40;
+
+/** The shape of documents as they are now; older ones are brought up to it when they are read. */
+export const planSchemaVersion = 2;
+
+/** More facts than this about one save nobody reads; what is left out shows in the document. */
+export const mostFacts = 40;

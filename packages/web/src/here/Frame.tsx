@@ -1,0 +1,111 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ReactNode } from 'react';
+import { Link } from 'react-router';
+import { Mark } from '../ui/Mark';
+import { Name } from '../ui/words';
+import { AsideNotice } from './AsideNotice';
+import { useHere } from './session';
+
+/** The places of the application, as plain words in the head. */
+const places = [
+  { name: 'Tonight', to: '/' },
+  { name: 'Voices', to: '/voices' },
+  { name: 'Pieces', to: '/pieces' },
+  { name: 'Exercises', to: '/exercises' },
+] as const;
+
+/** «IS», where there is no room for a name. */
+const initialsOf = (name: string): string =>
+  name
+    .split(/\s+/)
+    .map((word) => word.charAt(0).toUpperCase())
+    .slice(0, 2)
+    .join('');
+
+/** A page with its head: mark, choir, places, what was saved, and the person. */
+export function Frame({
+  place,
+  status,
+  children,
+}: {
+  readonly place?: (typeof places)[number]['name'];
+  readonly status?: ReactNode;
+  readonly children: ReactNode;
+}) {
+  const { account, choir } = useHere();
+  return (
+    <Box minH="100dvh" display="flex" flexDirection="column">
+      <Flex
+        as="header"
+        h="48px"
+        px={{ base: '10px', md: '24px' }}
+        align="center"
+        gap={{ base: '6px', md: '40px' }}
+        borderBottomWidth="1px"
+        bg="paper"
+        flexShrink={0}
+      >
+        <Flex as="span" align="center" gap="12px" minW={0}>
+          <Box as="span" hideBelow="sm">
+            <Mark />
+          </Box>
+          <Name fontSize="18px" truncate hideBelow="md">
+            {choir.name}
+          </Name>
+        </Flex>
+        <Flex
+          as="nav"
+          aria-label="Places"
+          gap={{ base: '9px', md: '28px' }}
+          h="100%"
+          fontSize={{ base: '13px', md: '15px' }}
+        >
+          {places.map(({ name, to }) => (
+            <Box
+              key={name}
+              asChild
+              h="100%"
+              display="flex"
+              alignItems="center"
+              borderBottomWidth={place === name ? '3px' : 0}
+              borderTopWidth={place === name ? '3px' : 0}
+              borderTopColor="transparent"
+              borderBottomColor="fern"
+              color={place === name ? 'fern' : 'inkSoft'}
+              fontWeight={place === name ? 700 : 400}
+            >
+              <Link to={to} aria-current={place === name ? 'page' : undefined}>
+                {name}
+              </Link>
+            </Box>
+          ))}
+        </Flex>
+        <Flex
+          ml="auto"
+          align="center"
+          gap={{ base: '6px', md: '12px' }}
+          fontSize={{ base: '12px', md: '13px' }}
+          minW={0}
+        >
+          <Box color="inkSoft" minW={0}>
+            {status}
+          </Box>
+          <Box asChild _hover={{ textDecoration: 'underline' }} whiteSpace="nowrap">
+            <Link to="/choir" aria-label={`${account.name}: choir and account`}>
+              <Box as="span" hideBelow="sm">
+                {account.name}
+              </Box>
+              <Box as="span" hideFrom="sm">
+                {initialsOf(account.name)}
+              </Box>
+            </Link>
+          </Box>
+        </Flex>
+      </Flex>
+      <AsideNotice />
+      <Box as="main" flex="1" display="flex" flexDirection="column" minH={0}>
+        {children}
+      </Box>
+    </Box>
+  );
+}

@@ -1,0 +1,130 @@
+import { type Section, type PartNeed, noteName, type AccidentalPreference } from '@wide-fern/core';
+import { color, hueOf } from '../../ui/color';
+import type { Evaluated } from '@wide-fern/plan';
+import { namedNotes, type Lane, type TimeAxis } from './geometry';
+import { gapsOf, signScale, signsOf } from './signs';
+import { SignShape } from './SignShape';
+import { SvgText } from '../../ui/SvgText';
+
+/** «L» for «Lanterns over Slate»; an article is passed over. */
+const initialOf = (title: string): string => title.replace(/^(the|a|an) /i, '').charAt(0);
+
+/** One part's lane: its axis, its band and reach, and what it sings in every repetition. */
+export function LaneShape({
+  band,
+  place,
+  lane,
+  axis,
+  segments,
+  need,
+  accidentals,
+  labelX,
+}: {
+  readonly band: Section;
+  readonly place: number;
+  readonly lane: Lane;
+  readonly axis: TimeAxis;
+  readonly segments: readonly Evaluated[];
+  readonly need: PartNeed | undefined;
+  readonly accidentals: AccidentalPreference;
+  readonly labelX: number;
+}) {
+  const hue = hueOf(band.id, place);
+  const name = (note: number) => noteName(note, accidentals);
+  const [low, high] = band.comfort;
+  const [reachLow, reachHigh] = band.reach;
+  const top = lane.y(high);
+  const bottom = lane.y(low);
+  const width = axis.right - axis.left;
+  const gaps = segments.flatMap(({ computed }) =>
+    gapsOf(computed.repetitions, band.id, computed.placed.from, computed.placed.to, axis),
+  );
+  const needs = need
+    ? [
+        { note: need.highest, title: need.highestIn },
+        { note: need.lowest, title: need.lowestIn },
+      ]
+    : [];
+  return (
+    <g>
+      <rect
+        x={axis.left}
+        y={lane.y(reachHigh)}
+        width={width}
+        height={lane.y(reachLow) - lane.y(reachHigh)}
+        fill={hue}
+        opacity={0.04}
+      />
+      <rect x={axis.left} y={top} width={width} height={bottom - top} fill={hue} opacity={0.085} />
+      {gaps.map(({ from, to }) => (
+        <rect
+          key={from}
+          x={from}
+          y={top - 1}
+          width={to - from}
+          height={bottom - top + 2}
+          fill={color('paper')}
+        />
+      ))}
+      {[top, bottom].map((y) => (
+        <line key={y} x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={hue} opacity={0.42} />
+      ))}
+      <SvgText x={labelX} y={(top + bottom) / 2 + 3} size={22} weight={700} hue={hue}>
+        {band.id}
+      </SvgText>
+      <SvgText x={labelX} y={(top + bottom) / 2 + 20}>
+        {band.singers > 0 ? `for ${band.singers}` : 'usual'}
+      </SvgText>
+      {namedNotes(band.comfort).map((note) => (
+        <g key={note}>
+          <SvgText x={axis.left - 9} y={lane.y(note) + 4} textAnchor="end">
+            {name(note)}
+          </SvgText>
+          <line
+            x1={axis.left - 5}
+            x2={axis.left}
+            y1={lane.y(note)}
+            y2={lane.y(note)}
+            stroke={color('inkSoft')}
+          />
+        </g>
+      ))}
+      {needs.map(({ note, title }) => (
+        <g key={note}>
+          <title>{title}</title>
+          <line
+            x1={axis.right - 5}
+            x2={axis.right + 5}
+            y1={lane.y(note)}
+            y2={lane.y(note)}
+            stroke={color('ink')}
+            strokeWidth={2}
+          />
+          <SvgText x={axis.right + 9} y={lane.y(note) + 4} ink="ink">
+            {name(note)} {initialOf(title)}
+          </SvgText>
+        </g>
+      ))}
+      {segments.map(({ segment, computed }) => (
+        <g key={segment.id}>
+          {computed.repetitions.flatMap((repetition, i) => {
+            const sounding = repetition.parts.find(({ part }) => part === band.id);
+            if (!sounding) return [];
+            const signs = signsOf(
+              sounding,
+              repetition,
+              segment.exercise.music,
+              computed.placed.from,
+              segment.choices.start !== null && i === 0,
+              { axis, lane, comfort: band.comfort, reach: band.reach },
+            );
+            const scale = signScale(computed.repetitions, axis);
+            return signs.map((sign, j) => (
+              <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
+            ));
+          })}
+        </g>
+      ))}
+    </g>
+  );
+}

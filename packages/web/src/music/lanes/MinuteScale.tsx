@@ -1,0 +1,69 @@
+import { color } from '../../ui/color';
+import type { Clock } from '@wide-fern/words';
+import { figuredMinutes, type TimeAxis } from './geometry';
+import { SvgText } from '../../ui/SvgText';
+
+/** The warm-up's clock: a tick each minute, figures where there is room, and where the plan ends. */
+export function MinuteScale({
+  axis,
+  y,
+  start,
+  clock,
+  ends,
+  moment,
+}: {
+  readonly axis: TimeAxis;
+  /** The figures' baseline; ticks hang below it. */
+  readonly y: number;
+  readonly start: number;
+  readonly clock: Clock;
+  readonly ends: number | undefined;
+  readonly moment?: number | undefined;
+}) {
+  const endX = ends === undefined ? undefined : axis.x(ends);
+  const minutes = Array.from({ length: Math.floor(axis.seconds / 60) + 1 }, (_, i) => i);
+  const marked = moment ?? ends;
+  const markedX = marked === undefined ? -Infinity : axis.x(marked);
+  const figures = figuredMinutes(axis.seconds, axis.right - axis.left, 90);
+  return (
+    <g>
+      {minutes.map((minute) => (
+        <line
+          key={minute}
+          x1={axis.x(minute * 60)}
+          x2={axis.x(minute * 60)}
+          y1={y + 3}
+          y2={y + 7}
+          stroke={color('line')}
+        />
+      ))}
+      {figures.map((minute) => {
+        const x = axis.x(minute * 60);
+        if (Math.abs(x - markedX) < 86) return null;
+        const anchor = minute === 0 ? 'start' : axis.right - x < 20 ? 'end' : 'middle';
+        return (
+          <SvgText key={minute} x={x} y={y} textAnchor={anchor}>
+            {clock.minute(start + minute * 60_000)}
+          </SvgText>
+        );
+      })}
+      {moment !== undefined ? (
+        <SvgText x={axis.x(moment)} y={y} textAnchor="middle" ink="fern" weight={650}>
+          {clock.second(start + Math.round(moment) * 1000)}
+        </SvgText>
+      ) : (
+        endX !== undefined && (
+          <SvgText
+            x={endX}
+            y={y}
+            textAnchor={axis.right - endX < 44 ? 'end' : endX - axis.left < 44 ? 'start' : 'middle'}
+            ink="ink"
+            weight={650}
+          >
+            ends {clock.second(start + Math.round(ends!) * 1000)}
+          </SvgText>
+        )
+      )}
+    </g>
+  );
+}

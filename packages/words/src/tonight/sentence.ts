@@ -1,0 +1,79 @@
+import { countInWords, lengthInFigures } from '..';
+import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import { type EvaluatedPlan, decidingNeed, highestSung } from '@wide-fern/plan';
+
+/** The one sentence of Tonight: whether the evening's warm-up is ready, or what stands in the way. */
+export interface Readiness {
+  readonly sentence: string;
+  /** What the one main act is called. */
+  readonly act: string;
+}
+
+/** «Tonight» on the day itself, else the day's name. */
+export function whenInWords(startsAt: string, now: number, timeZone: string): string {
+  const day = new Intl.DateTimeFormat('en-CA', { timeZone });
+  const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long' });
+  const moment = new Date(startsAt);
+  return day.format(moment) === day.format(now) ? 'Tonight' : weekday.format(moment);
+}
+
+const minutesInWords = (seconds: number): string => {
+  const minutes = Math.round(seconds / 60);
+  return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
+};
+
+/** «up to the F5 that “Lanterns over Slate” needs», or how far it falls short. */
+function reachInWords(plan: EvaluatedPlan, accidentals: AccidentalPreference): string {
+  const need = decidingNeed(plan.document.tonight);
+  if (!need) return '';
+  const highest = highestSung(plan.segments, need.part);
+  const wanted = `the ${noteName(need.highest, accidentals)} that “${need.highestIn}” needs`;
+  if (highest === undefined) return `, but it sings nothing towards ${wanted}`;
+  if (highest >= need.highest) return `, up to ${wanted}`;
+  return `, but it stops at ${noteName(highest, accidentals)}, below ${wanted}`;
+}
+
+/** What to say of an evening's warm-up. */
+export function readiness(
+  when: string,
+  plan: EvaluatedPlan,
+  accidentals: AccidentalPreference,
+  /** Segments that left someone's comfort since the plan was made, because people or conditions changed. */
+  misfits = 0,
+): Readiness {
+  const whose = `${when}’s`;
+  if (plan.segments.length === 0) {
+    return {
+      sentence: `${when} has no warm-up yet: ${minutesInWords(plan.allotted)} are set aside for it.`,
+      act: 'Plan the warm-up',
+    };
+  }
+  const act = 'Open the plan';
+  const stuck = plan.segments.find(
+    ({ computed }) => computed.keys.kind !== 'none' && !computed.keys.sung,
+  );
+  if (stuck) {
+    const { name } = stuck.segment.exercise;
+    return {
+      sentence: `${whose} warm-up cannot be led yet: “${name}” has no key that everyone can sing.`,
+      act,
+    };
+  }
+  if (misfits > 0) {
+    const segments =
+      misfits === 1 ? 'one segment leaves' : `${countInWords(misfits)} segments leave`;
+    return {
+      sentence: `${whose} warm-up no longer fits who is here: ${segments} a section’s comfort.`,
+      act: 'Look at the new keys',
+    };
+  }
+  const over = Math.round(plan.total) - Math.round(plan.allotted);
+  if (over > 0) {
+    return { sentence: `${whose} warm-up is ${lengthInFigures(over)} too long.`, act };
+  }
+  const length = minutesInWords(plan.total);
+  return {
+    sentence: `${whose} warm-up is ready: ${length}, in your singers’ reach${reachInWords(plan, accidentals)}.`,
+    act,
+  };
+}
