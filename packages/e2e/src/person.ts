@@ -173,5 +173,6 @@ export async function singersOf({ request, choir }: Person): Promise<Singer[]> {
 }
 
 /** Lets a browser hear of no changes that others make, as if the stream of them were cut. */
-export const hearNothing = ({ context }: Person): Promise<void> =>
-  context.route('**/api/choirs/*/events*', (route) => route.fulfill({ status: 204 }));
+export async function hearNothing({ context }: Person): Promise<void> {
+  await context.route('**/api/choirs/*/events*', (route) => route.fulfill({ status: 204 }));
+}

@@ -1,7 +1,14 @@
 import { readFileSync } from 'node:fs';
 import type { EveningSummary } from '@wide-fern/contract';
 import { expect, test } from '@playwright/test';
-import { expectNoComplaints, newEvening, newPerson, storePlan, type Person } from './person';
+import {
+  expectNoComplaints,
+  hearNothing,
+  newEvening,
+  newPerson,
+  storePlan,
+  type Person,
+} from './person';
 
 const eveningsOf = async ({ request, choir }: Person): Promise<EveningSummary[]> => {
   const response = await request.get(`/api/choirs/${choir}/evenings`);
@@ -89,6 +96,7 @@ test('two windows on one evening: the later one is told, and nothing of it is lo
   browser,
 }) => {
   const person = await newPerson(browser);
+  await hearNothing(person);
   const evening = await newEvening(person);
   const open = async () => {
     const page = await person.context.newPage();
@@ -104,8 +112,50 @@ test('two windows on one evening: the later one is told, and nothing of it is lo
   await mine.getByRole('button', { name: 'Keep the evening' }).click();
   await expect(mine.getByRole('alert')).toContainText('What you changed is still here.');
   await expect(mine.getByLabel('Place', { exact: true })).toHaveValue('School');
-  await mine.getByRole('button', { name: 'take theirs' }).click();
+  // A closed tab loses it as little.
+  await mine.close();
+  const again = await person.context.newPage();
+  await again.goto(`/evenings/${evening.id}`);
+  await expect(again.getByLabel('Place', { exact: true })).toHaveValue('School');
+  await again.getByRole('button', { name: 'take theirs' }).click();
+  await expect(again.getByLabel('Place', { exact: true })).toHaveValue('Chapel');
+  // Or the own change is put over theirs.
+  await theirs.getByLabel('Place', { exact: true }).fill('Barn');
+  await theirs.getByRole('button', { name: 'Keep the evening' }).click();
+  await expect(theirs.getByRole('button', { name: 'Keep the evening' })).toBeDisabled();
+  await again.getByLabel('Place', { exact: true }).fill('School');
+  await again.getByRole('button', { name: 'Keep the evening' }).click();
+  await again.getByRole('button', { name: 'put yours over it' }).click();
+  await again.getByRole('button', { name: 'Keep the evening' }).click();
+  await expect(again.getByRole('button', { name: 'Keep the evening' })).toBeDisabled();
+  const stored = await person.request.get(`/api/choirs/${person.choir}/evenings/${evening.id}`);
+  expect(((await stored.json()) as { place: string }).place).toBe('School');
+});
+
+test('what another window stores of an evening shows at once, and leaves a change that was begun', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  const open = async () => {
+    const page = await person.context.newPage();
+    await page.goto(`/evenings/${evening.id}`);
+    await expect(page.getByLabel('Place', { exact: true })).toHaveValue('Hall');
+    return page;
+  };
+  const [mine, theirs] = [await open(), await open()];
+  const keep = async (place: string) => {
+    await theirs.getByLabel('Place', { exact: true }).fill(place);
+    await theirs.getByRole('button', { name: 'Keep the evening' }).click();
+    await expect(theirs.getByRole('button', { name: 'Keep the evening' })).toBeDisabled();
+  };
+  await keep('Chapel');
   await expect(mine.getByLabel('Place', { exact: true })).toHaveValue('Chapel');
+  await mine.getByLabel('Place', { exact: true }).fill('School');
+  await keep('Barn');
+  await expect(mine.getByRole('alert')).toContainText('What you changed is still here.');
+  await expect(mine.getByLabel('Place', { exact: true })).toHaveValue('School');
+  expectNoComplaints(person.context);
 });
 
 test('evenings leave as a calendar file, and a list of dates comes in', async ({ browser }) => {

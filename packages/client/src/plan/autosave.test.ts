@@ -60,6 +60,26 @@ describe('autosave', () => {
     expect(await pass()).toEqual([]);
   });
 
+  it('has nothing to save when a change was undone, and says that it is saved', async () => {
+    const { it: outside, sent, kept, pass } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    const at = planOf(document).savedAt;
+    store.getState().edit(takeOut('pulley'));
+    store.getState().undo();
+    expect(store.getState().saving).toEqual({ kind: 'saved', at });
+    store.getState().redo();
+    await pass();
+    expect(sent).toHaveLength(1);
+    // Undone and done again: what the server has is what is here.
+    store.getState().undo();
+    expect(store.getState().saving.kind).toBe('changed');
+    store.getState().redo();
+    expect(store.getState().saving.kind).toBe('saved');
+    expect(await pass()).toEqual([]);
+    expect(kept.at(-1)).toBe(false);
+  });
+
   it('saves again what changed while it was saving', async () => {
     const { it: outside, sent, pass } = world();
     const store = createPlanStore(planOf(document), document);

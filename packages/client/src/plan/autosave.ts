@@ -96,6 +96,10 @@ export function startAutosave(store: PlanStore, world: SavingWorld) {
     if (state.document === state.acknowledged) {
       cancel?.();
       world.keep(false);
+      // Changed and undone before it was saved: there is nothing to wait for.
+      if (!busy && state.saving.kind !== 'saved' && state.saving.kind !== 'clash') {
+        state.setSaving({ kind: 'saved', at: state.savedAt });
+      }
       return;
     }
     world.keep(true);

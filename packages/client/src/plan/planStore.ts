@@ -37,6 +37,8 @@ export interface PlanState {
   /** What was done since the server last acknowledged it. */
   readonly unsaved: readonly EditFact[];
   readonly saving: Saving;
+  /** When the server stored the acknowledged document; null before the first save. */
+  readonly savedAt: string | null;
   readonly chosen: string | null;
 }
 
@@ -120,6 +122,7 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
     future: [],
     unsaved: [],
     saving: { kind: 'saved', at: plan?.savedAt ?? null },
+    savedAt: plan?.savedAt ?? null,
     chosen: document.segments[0]?.id ?? null,
     edit: (edit, label) => {
       const state = get();
@@ -152,6 +155,7 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
     stored: (stored, { version, savedAt }, told = []) =>
       set((state) => ({
         version,
+        savedAt,
         acknowledged: stored,
         unsaved:
           state.document === stored ? [] : state.unsaved.filter((one) => !told.includes(one)),
@@ -169,6 +173,7 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
           document: theirs.document,
           acknowledged: theirs.document,
           version: theirs.version,
+          savedAt: theirs.savedAt,
           past: lost ? pushed(state.past, step) : state.past,
           future: [],
           unsaved: [],
@@ -181,6 +186,7 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
         document: merged,
         acknowledged: theirs.document,
         version: theirs.version,
+        savedAt: theirs.savedAt,
         saving: { kind: 'changed' },
         chosen: stillChosen(merged, state.chosen),
       })),
@@ -190,7 +196,12 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
         const { theirs } = state.saving;
         lastLabel = undefined;
         const mine = state.document;
-        const base = { version: theirs.version, acknowledged: theirs.document, future: [] };
+        const base = {
+          version: theirs.version,
+          savedAt: theirs.savedAt,
+          acknowledged: theirs.document,
+          future: [],
+        };
         if (which === 'mine') {
           const step = { edit: replaceBy(mine), inverse: replaceBy(theirs.document) };
           return { ...base, past: pushed(state.past, step), saving: { kind: 'changed' } };

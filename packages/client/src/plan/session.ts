@@ -85,6 +85,8 @@ export function keepPlanSaved(
 
 /** Someone else saved, and nothing is unsaved here: show it. What is unsaved meets it when saving. */
 export function takeNews(store: PlanStore, newest: Plan): void {
-  const { version, document, acknowledged, adopt } = store.getState();
+  const { version, document, acknowledged, saving, adopt } = store.getState();
+  // What is on its way to the server may be what it tells of.
+  if (saving.kind !== 'saved') return;
   if (newest.version > version && document === acknowledged) adopt(newest);
 }

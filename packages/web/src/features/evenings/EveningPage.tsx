@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { Evening, PieceSummary, StoreEvening } from '@wide-fern/contract';
+import type { Evening, PieceSummary } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import {
@@ -16,12 +16,11 @@ import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
-import { useKeptDraft } from '../../ui/useKeptDraft';
 import { Name, WordButton, WordLink } from '../../ui/words';
 import { dayName } from '@wide-fern/words';
 import { Again } from './Again';
 import { EveningForm, eveningErrors } from './EveningForm';
-import { typedOf } from './model/typed';
+import { useEveningDraft } from './model/useEveningDraft';
 
 /** Planning an evening: when, where, and its agenda. */
 export default function EveningPage() {
@@ -42,11 +41,7 @@ export default function EveningPage() {
   return (
     <Frame place="Tonight">
       {evening.data && pieces.data ? (
-        <EveningEditor
-          key={`${evening.data.id} ${evening.data.version}`}
-          evening={evening.data}
-          pieces={pieces.data}
-        />
+        <EveningEditor key={evening.data.id} evening={evening.data} pieces={pieces.data} />
       ) : error ? (
         <Failed
           message={messageOf(error)}
@@ -71,17 +66,12 @@ function EveningEditor({
 }) {
   const { account, choir } = useHere();
   const navigate = useNavigate();
-  const [begun] = useState(() => typedOf(evening, choir.timeZone));
-  const [draft, setDraft, forget] = useKeptDraft<StoreEvening>(
-    `evening:${account.id}:${evening.id}:${evening.version}`,
-    begun,
-  );
+  const typed = useEveningDraft(evening, account.id, choir.timeZone);
+  const { draft, isChanged, isOvertaken } = typed;
   const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
   const [trouble, setTrouble] = useState<string>();
-  const [isClash, setClash] = useState(false);
   const [storing, setStoring] = useState(false);
   const [calling, setCalling] = useState(false);
-  const isChanged = JSON.stringify(draft) !== JSON.stringify(begun);
   const params = { choir: choir.id, evening: evening.id };
   const refresh = () =>
     queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
@@ -92,14 +82,14 @@ function EveningEditor({
     setTrouble(undefined);
     setStoring(true);
     try {
-      const body = { version: evening.version, evening: draft };
+      const body = { version: typed.version, evening: draft };
       const stored = await call('changeEvening', { params, body });
-      forget();
+      typed.takeStored(stored);
       queryClient.setQueryData(eveningQuery(choir.id, evening.id).queryKey, stored);
       await refresh();
     } catch (error) {
-      setClash(error instanceof ApiError && error.code === 'changed_meanwhile');
-      setTrouble(messageOf(error));
+      if (error instanceof ApiError && error.code === 'changed_meanwhile') await refresh();
+      else setTrouble(messageOf(error));
     } finally {
       setStoring(false);
     }
@@ -107,7 +97,7 @@ function EveningEditor({
   const callOff = async () => {
     try {
       await call('removeEvening', { params });
-      forget();
+      typed.reset();
       queryClient.removeQueries({ queryKey: eveningQuery(choir.id, evening.id).queryKey });
       await navigate('/');
       await refresh();
@@ -143,18 +133,17 @@ function EveningEditor({
           errors={errors}
           pieces={pieces}
           planLink={(item) => `/evenings/${evening.id}/plan/${item}`}
-          onChange={setDraft}
+          onChange={typed.change}
         />
         <Flex gap="16px" align="center" mt="14px" wrap="wrap">
-          <MainButton type="submit" disabled={storing || !isChanged}>
+          <MainButton type="submit" disabled={storing || !isChanged || isOvertaken}>
             Keep the evening
           </MainButton>
           {isChanged && (
             <WordButton
               type="button"
               onClick={() => {
-                setDraft(begun);
-                forget();
+                typed.reset();
                 setErrors({});
               }}
             >
@@ -162,24 +151,23 @@ function EveningEditor({
             </WordButton>
           )}
         </Flex>
-        {trouble && (
+        {isOvertaken ? (
           <Box role="alert" color="brick" fontSize="13px" mt="6px">
-            {trouble} What you changed is still here.{' '}
-            {isClash && (
-              <WordButton
-                type="button"
-                fontSize="13px"
-                onClick={() => {
-                  forget();
-                  void queryClient.invalidateQueries({
-                    queryKey: eveningQuery(choir.id, evening.id).queryKey,
-                  });
-                }}
-              >
-                take theirs
-              </WordButton>
-            )}
+            Someone else changed this evening meanwhile. What you changed is still here.{' '}
+            <WordButton type="button" fontSize="13px" onClick={() => typed.takeStored(evening)}>
+              take theirs
+            </WordButton>
+            {' · '}
+            <WordButton type="button" fontSize="13px" onClick={typed.keepMine}>
+              put yours over it
+            </WordButton>
           </Box>
+        ) : (
+          trouble && (
+            <Box role="alert" color="brick" fontSize="13px" mt="6px">
+              {trouble} What you changed is still here.
+            </Box>
+          )
         )}
       </form>
       <Again evening={evening} draft={draft} onDone={refresh} />

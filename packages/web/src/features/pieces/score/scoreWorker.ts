@@ -45,11 +45,17 @@ export class ScoreWorker {
       () => this.end('Reading this file takes too long, so it was stopped.'),
       longest,
     );
+    // Progress comes on a way of its own, and may arrive after the answer.
+    let isOver = false;
+    const tell = (share: number) => {
+      if (!isOver) onProgress(share);
+    };
     try {
-      return await this.worker.ask((api) => api.open(bytes, proxy(onProgress), file));
+      return await this.worker.ask((api) => api.open(bytes, proxy(tell), file));
     } catch (error) {
       throw asRefused(error);
     } finally {
+      isOver = true;
       window.clearTimeout(late);
     }
   }

@@ -1,5 +1,11 @@
-
-import { conditionWords, countInWords, listInWords, stateWords, rangeInWords, trimInWords } from '@wide-fern/words';
+import {
+  conditionWords,
+  countInWords,
+  listInWords,
+  stateWords,
+  rangeInWords,
+  trimInWords,
+} from '@wide-fern/words';
 import { type AccidentalPreference, type Condition, type Trim } from '@wide-fern/core';
 import type { Row, SectionView } from './section';
 

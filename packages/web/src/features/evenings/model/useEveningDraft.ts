@@ -1,0 +1,73 @@
+import { keptOnDevice } from '@wide-fern/client';
+import { z, type Evening, type StoreEvening } from '@wide-fern/contract';
+import { useState } from 'react';
+import { typedOf } from './typed';
+
+/** An evening while it is changed: the version it began from, as it was then, and as it is typed now. */
+interface Typed {
+  readonly version: number;
+  readonly begun: StoreEvening;
+  readonly draft: StoreEvening;
+}
+
+const shape = z.object({
+  version: z.int(),
+  begun: z.looseObject({ date: z.string(), agenda: z.array(z.unknown()) }),
+  draft: z.looseObject({ date: z.string(), agenda: z.array(z.unknown()) }),
+});
+const kept = keptOnDevice<Typed>('draft', (stored) =>
+  // What is half typed need not be an evening that could be stored.
+  shape.safeParse(stored).success ? (stored as Typed) : undefined,
+);
+
+const same = (one: StoreEvening, other: StoreEvening): boolean =>
+  JSON.stringify(one) === JSON.stringify(other);
+
+/** An evening's draft and what can be done with it. */
+export interface EveningDraft {
+  readonly draft: StoreEvening;
+  /** The version that the change is stored over. */
+  readonly version: number;
+  readonly isChanged: boolean;
+  /** Somebody else stored the evening since this change began. */
+  readonly isOvertaken: boolean;
+  readonly change: (draft: StoreEvening) => void;
+  /** As it was before it was changed here. */
+  readonly reset: () => void;
+  /** Takes what is stored now and lets the own change go. */
+  readonly takeStored: (stored: Evening) => void;
+  /** Keeps the own change; it will be stored over what others stored. */
+  readonly keepMine: () => void;
+}
+
+/**
+ * The draft of an evening, kept on the device until it is stored. What others store shows by itself
+ * as long as nothing was changed here; a change that was begun stays, and it is said that the evening
+ * went on without it.
+ */
+export function useEveningDraft(evening: Evening, account: string, timeZone: string): EveningDraft {
+  const ids = ['evening', account, evening.id];
+  const fresh = (of: Evening): Typed => {
+    const typed = typedOf(of, timeZone);
+    return { version: of.version, begun: typed, draft: typed };
+  };
+  const [typed, setTyped] = useState<Typed>(() => kept.read(...ids) ?? fresh(evening));
+  const isChanged = !same(typed.draft, typed.begun);
+  const isNewer = evening.version > typed.version;
+  // The pattern for state that follows a value: set while it is rendered, before anything shows.
+  if (!isChanged && isNewer) setTyped(fresh(evening));
+  const hold = (next: Typed) => {
+    setTyped(next);
+    kept.keep(ids, same(next.draft, next.begun) ? undefined : next);
+  };
+  return {
+    draft: typed.draft,
+    version: typed.version,
+    isChanged,
+    isOvertaken: isChanged && isNewer,
+    change: (draft) => hold({ ...typed, draft }),
+    reset: () => hold({ ...typed, draft: typed.begun }),
+    takeStored: (stored) => hold(fresh(stored)),
+    keepMine: () => hold({ ...typed, version: evening.version }),
+  };
+}
