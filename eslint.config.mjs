@@ -28,7 +28,19 @@ export default tseslint.config(
       ],
       eqeqeq: 'error',
       'no-console': 'error',
+      'max-lines': ['error', { max: 300 }],
+      'max-lines-per-function': ['error', { max: 80 }],
     },
+  },
+  {
+    // A component reads from top to bottom, and its markup takes room.
+    files: ['**/*.tsx'],
+    rules: { 'max-lines-per-function': ['error', { max: 150 }] },
+  },
+  {
+    // A group of tests is no function, and data has as many lines as it has.
+    files: ['**/*.test.{ts,tsx}', 'packages/e2e/src/*.ts', 'packages/catalogue/src/**/*.ts'],
+    rules: { 'max-lines': 'off', 'max-lines-per-function': 'off' },
   },
   {
     // Answers of a test's requests are checked by what the test expects of them.

@@ -2,7 +2,7 @@
 export * from './call/call';
 export { forgetLarge } from './device/large';
 export * from './device/store';
-export { newId } from './device/windows';
+export * from './device/windows';
 export * from './exercises';
 export * from './plan/acts';
 export * from './plan/planStore';

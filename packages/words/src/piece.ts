@@ -8,7 +8,8 @@ import {
   type PartAnalysis,
   type PieceAnalysis,
 } from '@wide-fern/core';
-import { asSentences, intervalInWords, lengthInFigures, semitonesInWords } from './index';
+import { asSentences, intervalInWords, semitonesInWords } from './counting';
+import { lengthInFigures } from './time';
 /** A line of figures about a part; the ones that matter stand out. */
 export interface Fact {
   readonly words: string;

@@ -6,7 +6,8 @@ import {
   type PitchRange,
   type Trim,
 } from '@wide-fern/core';
-import { conditionWords, counted, listInWords, semitonesInWords } from './index';
+import { conditionWords } from './labels';
+import { counted, listInWords, semitonesInWords } from './counting';
 
 /** «D4–F5». */
 export const rangeInFigures = (

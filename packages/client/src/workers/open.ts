@@ -36,5 +36,5 @@ export function openWorker<T>(make: () => Worker): Opened<T> {
   worker.addEventListener('error', () =>
     end(new WorkerLost('The reader could not be fetched. Look at the connection and try again.')),
   );
-  return { ask: (how) => Promise.race([how(api), ended]), end };
+  return { ask: async (how) => Promise.race([how(api), ended]), end };
 }

@@ -8,15 +8,11 @@ import {
   type PartName,
   type SegmentKeys,
 } from '@wide-fern/core';
-import {
-  chanceInWords,
-  countInWords,
-  lengthInFigures,
-  listInWords,
-  partName,
-  shapeWords,
-  type Wording,
-} from '..';
+import { chanceInWords, lengthInFigures } from '../time';
+import { countInWords, listInWords } from '../counting';
+import { partName } from '../partNames';
+import { shapeWords } from '../labels';
+import { type Wording } from '../ladder/wording';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 
 /** The clock times of a place: «19:43», «19:43:20», in the choir's zone. */

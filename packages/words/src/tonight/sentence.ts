@@ -1,4 +1,5 @@
-import { countInWords, lengthInFigures } from '..';
+import { countInWords } from '../counting';
+import { lengthInFigures } from '../time';
 import { noteName, type AccidentalPreference } from '@wide-fern/core';
 import { type EvaluatedPlan, decidingNeed, highestSung } from '@wide-fern/plan';
 

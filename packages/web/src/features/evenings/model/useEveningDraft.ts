@@ -1,6 +1,6 @@
-import { keptOnDevice } from '@wide-fern/client';
+import { keptOnDevice, otherOpenWindows, thisWindow } from '@wide-fern/client';
 import { z, type Evening, type StoreEvening } from '@wide-fern/contract';
-import { useState } from 'react';
+import { useEffect, useState } from 'react';
 import { typedOf } from './typed';
 
 /** An evening while it is changed: the version it began from, as it was then, and as it is typed now. */
@@ -46,20 +46,33 @@ export interface EveningDraft {
  * went on without it.
  */
 export function useEveningDraft(evening: Evening, account: string, timeZone: string): EveningDraft {
-  const ids = ['evening', account, evening.id];
+  const place = ['evening', account, evening.id];
+  const own = [...place, thisWindow];
   const fresh = (of: Evening): Typed => {
     const typed = typedOf(of, timeZone);
     return { version: of.version, begun: typed, draft: typed };
   };
-  const [typed, setTyped] = useState<Typed>(() => kept.read(...ids) ?? fresh(evening));
+  const [typed, setTyped] = useState<Typed>(() => kept.read(...own) ?? fresh(evening));
   const isChanged = !same(typed.draft, typed.begun);
   const isNewer = evening.version > typed.version;
   // The pattern for state that follows a value: set while it is rendered, before anything shows.
   if (!isChanged && isNewer) setTyped(fresh(evening));
   const hold = (next: Typed) => {
     setTyped(next);
-    kept.keep(ids, same(next.draft, next.begun) ? undefined : next);
+    kept.keep(own, same(next.draft, next.begun) ? undefined : next);
   };
+  // What a closed window left behind is taken up again; from then on it is this window's own.
+  useEffect(() => {
+    void otherOpenWindows().then((isOpen) => {
+      const left = kept
+        .below('evening', account, evening.id)
+        .find(({ ids: [window = ''] }) => window !== thisWindow && !isOpen(window));
+      if (!left) return;
+      kept.keep(['evening', account, evening.id, ...left.ids], undefined);
+      kept.keep(['evening', account, evening.id, thisWindow], left.value);
+      setTyped((now) => (same(now.draft, now.begun) ? left.value : now));
+    });
+  }, [account, evening.id]);
   return {
     draft: typed.draft,
     version: typed.version,
