@@ -18,7 +18,7 @@ import { median } from './median';
 
 /** Starts server and browser, measures, and leaves nothing behind. */
 export async function onServer<T>(
-  measure: (browser: Browser, address: string) => Promise<T>,
+  measure: (browser: Browser, address: string, pid: number) => Promise<T>,
 ): Promise<T> {
   const executablePath = ['/usr/bin/chromium-headless-shell', '/usr/bin/chromium'].find(existsSync);
   if (!executablePath) throw new Error('Chromium is missing; npm test installs it.');
@@ -33,7 +33,7 @@ export async function onServer<T>(
   const args = ['--no-sandbox', '--autoplay-policy=no-user-gesture-required'];
   const browser = await chromium.launch({ executablePath, args });
   try {
-    return await measure(browser, `http://127.0.0.1:${port}`);
+    return await measure(browser, `http://127.0.0.1:${port}`, server.child.pid!);
   } finally {
     await browser.close();
     await server.stop();

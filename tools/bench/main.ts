@@ -14,7 +14,7 @@ import { firstLoadLimit, firstLoads } from '../build/firstLoad';
 import { root } from '../root';
 import { endWith, say } from '../setup/say.mjs';
 import { measureExercises } from './exercises';
-import { fourteenSegments } from './fourteen';
+import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
 import { measurePitch } from './pitch';
 import { measureScores } from './scores';
@@ -42,7 +42,8 @@ const ladders = [
   ['0..14, nine keys up and back', worked(14, 'up-and-back', 9, 1)],
 ] as const;
 
-async function inTheBrowser(): Promise<number> {
+/** A plan of 14 segments in Chromium: whole, and after one change; milliseconds. */
+async function inTheBrowser(): Promise<{ readonly whole: number; readonly changed: number }> {
   const entry = join(root, 'tools', 'bench', 'fourteen.ts');
   const { outputFiles } = await bundle({
     entryPoints: [entry],
@@ -58,9 +59,10 @@ async function inTheBrowser(): Promise<number> {
   try {
     const page = await browser.newPage();
     await page.addScriptTag({ content: outputFiles[0]!.text });
-    return await page.evaluate(() =>
-      (globalThis as unknown as { fourteenSegments: () => number }).fourteenSegments(),
-    );
+    return await page.evaluate(() => {
+      const { fourteen } = globalThis as unknown as { fourteen: FourteenSegments };
+      return { whole: fourteen.wholePlan(), changed: fourteen.afterOneChange() };
+    });
   } finally {
     await browser.close();
   }
@@ -95,8 +97,15 @@ async function bench(): Promise<void> {
       `| best ladder, ${name} (Node) | ${medianTime(200, () => bestLadder(problem)).toFixed(2)} ms |`,
     );
   }
-  say(`| a plan of 14 segments, whole (Node) | ${fourteenSegments().toFixed(1)} ms |`);
-  say(`| a plan of 14 segments, whole (Chromium) | ${(await inTheBrowser()).toFixed(1)} ms |`);
+  say(`| a plan of 14 segments, whole (Node) | ${wholePlan().toFixed(1)} ms |`);
+  say(
+    `| the same after one change, of its dearest segment (Node) | ${afterOneChange().toFixed(1)} ms |`,
+  );
+  const { whole, changed } = await inTheBrowser();
+  say(`| a plan of 14 segments, whole (Chromium) | ${whole.toFixed(1)} ms |`);
+  say(
+    `| the same after one change, of its dearest segment (Chromium) | ${changed.toFixed(1)} ms |`,
+  );
   say(
     `| 1,000 ladder problems by command line, start included | ${thousandProblems().toFixed(1)} s |`,
   );
@@ -135,6 +144,10 @@ async function bench(): Promise<void> {
       `| longest task of the page’s own thread meanwhile | ${scores.longestTask === 0 ? 'none over 50 ms' : `${scores.longestTask.toFixed(0)} ms`} |`,
     );
     say(`| the longest one afterwards, drawing what was found | ${scores.drawing.toFixed(0)} ms |`);
+    say(`| memory of the running server, at rest | ${scores.memory.rest.toFixed(0)} MB |`);
+    say(
+      `| the same after five such scores and 2,000 lists | ${scores.memory.used.toFixed(0)} MB |`,
+    );
     for (const { page, bytes } of firstLoads(webFolder(root)).slice(0, 3)) {
       say(
         `| first load of ${page}, gzip (limit ${firstLoadLimit / 1000} kB) | ${Math.round(bytes / 1000)} kB |`,

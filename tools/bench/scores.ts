@@ -2,9 +2,10 @@
 /** A score of 80 pages: how long it takes to be read and analysed in its worker, and what the page feels of it. */
 import type { PieceScore, StaffNote } from '@wide-fern/core';
 import { compress, writeScoreXml } from '@wide-fern/interchange';
-import type { Page } from 'playwright-core';
+import type { BrowserContext, Page } from 'playwright-core';
 import { newChoir, onServer } from './browser';
 import { median } from './median';
+import { memoryOf } from './memory';
 
 const bars = 600;
 const names = ['Soprano I', 'Soprano II', 'Alto', 'Tenor', 'Bass I', 'Bass II'];
@@ -72,16 +73,19 @@ async function watch(page: Page): Promise<void> {
     const post = Reflect.get(Worker.prototype, 'postMessage') as (
       this: Worker,
       data: unknown,
+      ...rest: unknown[]
     ) => void;
-    Worker.prototype.postMessage = function (this: Worker, data: unknown) {
-      const { id, word } = data as { id: number; word: string };
-      watched.asked[word] = performance.now();
-      this.addEventListener('message', (event: MessageEvent<{ id: number; kind: string }>) => {
-        if (event.data.id === id && event.data.kind === 'answer') {
-          watched.answered[word] ??= performance.now();
-        }
-      });
-      post.call(this, data);
+    Worker.prototype.postMessage = function (this: Worker, data: unknown, ...rest: unknown[]) {
+      // A call names what it asks; its answer carries the call's own mark and a result.
+      const { id, type, path } = data as { id?: string; type?: string; path?: string[] };
+      const word = type === 'APPLY' ? path?.[0] : undefined;
+      if (word !== undefined) {
+        watched.asked[word] = performance.now();
+        this.addEventListener('message', ({ data: answer }: MessageEvent<{ id?: string }>) => {
+          if (answer.id === id) watched.answered[word] ??= performance.now();
+        });
+      }
+      post.call(this, data, ...rest);
     };
     new PerformanceObserver((list) => {
       for (const { startTime, duration } of list.getEntries()) {
@@ -117,13 +121,26 @@ export interface ScoreFigures {
   /** The longest one afterwards, when what was found is drawn. */
   readonly drawing: number;
   readonly bytes: number;
+  /** What the server holds: at rest, and after this work and 2,000 lists asked for; MB. */
+  readonly memory: { readonly rest: number; readonly used: number };
+}
+
+async function askForLists(context: BrowserContext, address: string, choir: string): Promise<void> {
+  const lists = ['evenings', 'voices', 'exercises', 'pieces', 'singers'];
+  for (let i = 0; i < 2000; i += 1) {
+    const path = lists[i % lists.length]!;
+    const answer = await context.request.get(`${address}/api/choirs/${choir}/${path}`);
+    if (!answer.ok()) throw new Error(`Refused: ${answer.status()}.`);
+    await answer.dispose();
+  }
 }
 
 /** Measures on the built application: the median of five readings. */
 export const measureScores = (): Promise<ScoreFigures> =>
-  onServer(async (browser, address) => {
+  onServer(async (browser, address, pid) => {
+    const rest = memoryOf(pid);
     const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
-    await newChoir(context, address);
+    const choir = await newChoir(context, address);
     const xml = writeScoreXml(longScore());
     const buffer = Buffer.from(compress(xml));
     const read: number[] = [];
@@ -133,10 +150,11 @@ export const measureScores = (): Promise<ScoreFigures> =>
     const page = await context.newPage();
     await watch(page);
     for (let turn = 0; turn < 5; turn += 1) {
+      const worker = page.waitForEvent('worker');
       await page.goto(`${address}/pieces/read`);
       await page.getByText('or drop one here').waitFor();
       // The page itself is here, and its worker fetched.
-      await page.waitForLoadState('networkidle');
+      await worker;
       await page
         .getByLabel('Score to read')
         .setInputFiles({ name: 'long.mxl', mimeType: 'application/zip', buffer });
@@ -149,11 +167,13 @@ export const measureScores = (): Promise<ScoreFigures> =>
       analysed.push(await spent(page, 'analyse'));
       // What is drawn then is the whole strip; reading and reckoning are what the worker does.
     }
+    await askForLists(context, address, choir);
     return {
       read: median(read),
       analysed: median(analysed),
       longestTask: median(longest),
       drawing: median(drawn),
       bytes: xml.length,
+      memory: { rest, used: memoryOf(pid) },
     };
   });

@@ -10,6 +10,7 @@ import { findPostgres, startCluster, type Cluster } from '../postgres/cluster';
 import { ensureDatabase } from '../postgres/database';
 import { root } from '../root';
 import { installPostgres } from '../setup/debian.mjs';
+import { run } from '../setup/run.mjs';
 import { endWith, say, showing, Trouble } from '../setup/say.mjs';
 import { takeLock } from './lock';
 import { startServer, type RunningServer } from './server';
@@ -169,9 +170,11 @@ async function start(): Promise<void> {
     await ensureDatabase(cluster.url, databaseName);
     if (!isBuilt(root)) {
       await showing('Building the pages', async () => {
-        // The build's own packages take a second to load; a start that needs no build goes without.
-        const { build } = await import('../build/build');
-        await build(root);
+        // In a process that ends: what a build needs of memory is not kept while the server runs.
+        const args = ['--import', 'tsx', 'tools/build/main.ts'];
+        const { code, output } = await run(process.execPath, args, { cwd: root });
+        if (code !== 0)
+          throw new Trouble(`The pages could not be built. It said:\n${output.slice(-2000)}`);
       });
     }
     const server = await serve(cluster, port);

@@ -1,3 +1,4 @@
+import type { Segment } from '@wide-fern/contract';
 import { documentOf } from './testing/plans';
 import { compare } from './compare';
 import { choose, moveTo, takeOut } from './edit/edits';
@@ -6,6 +7,9 @@ import { performAll } from './edit/perform';
 const document = documentOf('coat-off', 'narrow-hum', 'pulley', 'ebb-tide');
 const kinds = (differences: ReturnType<typeof compare>) =>
   Object.fromEntries(differences.map(({ id, kind }) => [id, kind]));
+
+const chose = (field: string, segment: Segment | undefined): unknown =>
+  expect.objectContaining({ code: 'choice', field, segment });
 
 describe('two versions of a plan', () => {
   it('that say the same differ nowhere', () => {
@@ -29,12 +33,8 @@ describe('two versions of a plan', () => {
     const [, , pulley] = compare(mine, theirs);
     expect(pulley).toMatchObject({
       kind: 'changed',
-      mine: ['tempo', 'shape', 'start'].map((field) =>
-        expect.objectContaining({ code: 'choice', field, segment: mine.segments[2] }),
-      ),
-      theirs: ['tempo', 'shape', 'start'].map((field) =>
-        expect.objectContaining({ code: 'choice', field, segment: theirs.segments[2] }),
-      ),
+      mine: ['tempo', 'shape', 'start'].map((field) => chose(field, mine.segments[2])),
+      theirs: ['tempo', 'shape', 'start'].map((field) => chose(field, theirs.segments[2])),
     });
   });
 

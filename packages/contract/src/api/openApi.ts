@@ -54,7 +54,7 @@ function responses(one: Described): Json {
     String(status),
     { description: codes.join(', '), content: json({ $ref: '#/components/schemas/Error' }) },
   ]);
-  return { ...said, ...Object.fromEntries(refused) };
+  return { ...said, ...(Object.fromEntries(refused) as Json) };
 }
 
 function operation(name: EndpointName): Json {

@@ -61,7 +61,7 @@ export function fromCursor(cursor: string, count: number): string[] {
       keys.length === count &&
       keys.every((key) => typeof key === 'string')
     ) {
-      return keys as string[];
+      return keys;
     }
   } catch {
     // Said below.

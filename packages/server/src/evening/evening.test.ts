@@ -24,6 +24,7 @@ import {
 import { daysLater, momentOf } from '../time/zone';
 
 const database = testDatabase();
+const summariesPage = pageOf(eveningSummarySchema);
 
 describe('evenings', () => {
   let app: Express;
@@ -70,8 +71,9 @@ describe('evenings', () => {
   it('are listed in order, none or thousands', async () => {
     const fresh = await signUp(app);
     const list = async () =>
-      (await fresh.agent.get(`/api/choirs/${fresh.choir}/evenings`).expect(200)).body
-        .items as EveningSummary[];
+      summariesPage.parse(
+        (await fresh.agent.get(`/api/choirs/${fresh.choir}/evenings`).expect(200)).body,
+      ).items;
     expect(await list()).toEqual([]);
     await addEvening(fresh, '2031-01-02');
     await addEvening(fresh, '2030-01-02');
@@ -85,9 +87,7 @@ describe('evenings', () => {
     const all: EveningSummary[] = [];
     for (let after = ''; ;) {
       const path = `/api/choirs/${fresh.choir}/evenings${after}`;
-      const { items, next } = pageOf(eveningSummarySchema).parse(
-        (await fresh.agent.get(path)).body,
-      );
+      const { items, next } = summariesPage.parse((await fresh.agent.get(path)).body);
       all.push(...items);
       if (next === null) break;
       after = `?after=${encodeURIComponent(next)}`;
@@ -128,7 +128,7 @@ describe('changing evenings', () => {
   });
   const at = (path: string) => `/api/choirs/${person.choir}${path}`;
   const summaries = async () =>
-    (await person.agent.get(at('/evenings')).expect(200)).body.items as EveningSummary[];
+    summariesPage.parse((await person.agent.get(at('/evenings')).expect(200)).body).items;
 
   it('moves one, from the version it was at', async () => {
     const { id, version } = await addEvening(person);
