@@ -1,6 +1,6 @@
 import type { Plan, PlanDocument, SavePlan } from '@wide-fern/contract';
 import { ApiError } from '../call/call';
-import type { PlanStore } from './planStore';
+import type { PlanState, PlanStore } from './planStore';
 import { merge, sameDocument } from '@wide-fern/plan';
 
 /** How saving reaches the world; the tests hand in their own. */
@@ -17,105 +17,130 @@ export interface SavingWorld {
 const quiet = 600;
 const waits = [2_000, 4_000, 8_000, 15_000, 30_000];
 
-/**
- * Saves the store's document by itself: a moment after the last change, one save at a time, again
- * and again while the server is away. A clash stops it until it is settled. Answers with a way to
- * stop, and one to try at once.
- */
-export function startAutosave(store: PlanStore, world: SavingWorld) {
-  let cancel: (() => void) | undefined;
-  let busy = false;
-  let failures = 0;
+/** Saves one plan, one save at a time. */
+class Saver {
+  private cancel: (() => void) | undefined;
+  private busy = false;
+  private failures = 0;
 
-  const schedule = (ms: number) => {
-    cancel?.();
-    cancel = world.later(ms, () => void save());
+  constructor(
+    private readonly store: PlanStore,
+    private readonly world: SavingWorld,
+  ) {}
+
+  get isUnsaved(): boolean {
+    const { document, acknowledged } = this.store.getState();
+    return document !== acknowledged;
+  }
+
+  schedule(ms: number): void {
+    this.cancel?.();
+    this.cancel = this.world.later(ms, () => void this.save());
+  }
+
+  callOff(): void {
+    this.cancel?.();
+  }
+
+  async save(): Promise<void> {
+    const { document, version, unsaved, saving, setSaving, stored } = this.store.getState();
+    if (this.busy || saving.kind === 'clash' || !this.isUnsaved) return;
+    this.busy = true;
+    setSaving({ kind: 'saving' });
+    try {
+      const plan = await this.world.save({ version, document, edits: [...unsaved] });
+      this.failures = 0;
+      stored(document, plan, unsaved);
+      this.goOn();
+    } catch (error) {
+      await this.fail(error, document);
+    } finally {
+      this.busy = false;
+    }
+  }
+
+  /** Called at every change of the store: saves a moment after the last one. */
+  readonly notice = (state: PlanState, before: PlanState): void => {
+    const { kind } = state.saving;
+    const settled = before.saving.kind === 'clash' && kind !== 'clash';
+    if (state.document === before.document && state.version === before.version && !settled) return;
+    const { setSaving } = this.store.getState();
+    if (state.document === state.acknowledged) {
+      this.callOff();
+      this.world.keep(false);
+      // Changed and undone before it was saved: there is nothing to wait for.
+      if (!this.busy && kind !== 'saved' && kind !== 'clash') {
+        setSaving({ kind: 'saved', at: state.savedAt });
+      }
+      return;
+    }
+    this.world.keep(true);
+    if (kind === 'clash' || this.busy) return;
+    if (kind === 'saved') setSaving({ kind: 'changed' });
+    this.schedule(quiet);
   };
-  const isUnsaved = () => store.getState().document !== store.getState().acknowledged;
 
-  async function meet(mine: PlanDocument): Promise<void> {
-    const theirs = await world.current();
-    const { setSaving, stored } = store.getState();
+  private goOn(): void {
+    if (this.isUnsaved) this.schedule(quiet);
+    else this.world.keep(false);
+  }
+
+  private async meet(mine: PlanDocument): Promise<void> {
+    const theirs = await this.world.current();
+    const { setSaving, stored } = this.store.getState();
     if (!theirs) setSaving({ kind: 'refused', message: 'This evening is not here any more.' });
     // Our own save whose answer was lost on the way: nothing to choose.
     else if (sameDocument(mine, theirs.document)) {
       stored(mine, theirs);
-      if (isUnsaved()) schedule(quiet);
-      else world.keep(false);
-    } else putTogether(theirs);
+      this.goOn();
+    } else this.putTogether(theirs);
   }
 
   /** What both changed in different places goes together; where both changed the same a person chooses. */
-  function putTogether(theirs: Plan): void {
-    const { acknowledged, document, rebase, setSaving } = store.getState();
+  private putTogether(theirs: Plan): void {
+    const { acknowledged, document, rebase, setSaving } = this.store.getState();
     const merged = merge(acknowledged, document, theirs.document);
     if (merged.kind === 'clash') {
       setSaving({ kind: 'clash', theirs });
       return;
     }
     rebase(theirs, merged);
-    schedule(0);
+    this.schedule(0);
   }
 
-  async function fail(error: unknown, mine: PlanDocument): Promise<void> {
-    const { setSaving } = store.getState();
-    if (error instanceof ApiError && error.status === 409) await meet(mine).catch(waitAndRetry);
-    else if (error instanceof ApiError && error.status === 401) setSaving({ kind: 'signed-out' });
-    else if (error instanceof ApiError && !error.mayPass) {
-      setSaving({ kind: 'refused', message: error.message });
-    } else waitAndRetry();
+  private async fail(error: unknown, mine: PlanDocument): Promise<void> {
+    const { setSaving } = this.store.getState();
+    const wait = () => this.waitAndRetry();
+    if (!(error instanceof ApiError)) wait();
+    else if (error.status === 409) await this.meet(mine).catch(wait);
+    else if (error.status === 401) setSaving({ kind: 'signed-out' });
+    else if (!error.mayPass) setSaving({ kind: 'refused', message: error.message });
+    else wait();
   }
 
-  function waitAndRetry(): void {
-    store.getState().setSaving({ kind: 'waiting' });
-    schedule(waits[Math.min(failures, waits.length - 1)]!);
-    failures += 1;
+  private waitAndRetry(): void {
+    this.store.getState().setSaving({ kind: 'waiting' });
+    this.schedule(waits[Math.min(this.failures, waits.length - 1)]!);
+    this.failures += 1;
   }
+}
 
-  async function save(): Promise<void> {
-    const { document, version, unsaved, saving, setSaving, stored } = store.getState();
-    if (busy || saving.kind === 'clash' || !isUnsaved()) return;
-    busy = true;
-    setSaving({ kind: 'saving' });
-    try {
-      const plan = await world.save({ version, document, edits: [...unsaved] });
-      failures = 0;
-      stored(document, plan, unsaved);
-      if (isUnsaved()) schedule(quiet);
-      else world.keep(false);
-    } catch (error) {
-      await fail(error, document);
-    } finally {
-      busy = false;
-    }
-  }
-
-  const unsubscribe = store.subscribe((state, before) => {
-    const settled = before.saving.kind === 'clash' && state.saving.kind !== 'clash';
-    if (state.document === before.document && state.version === before.version && !settled) return;
-    if (state.document === state.acknowledged) {
-      cancel?.();
-      world.keep(false);
-      // Changed and undone before it was saved: there is nothing to wait for.
-      if (!busy && state.saving.kind !== 'saved' && state.saving.kind !== 'clash') {
-        state.setSaving({ kind: 'saved', at: state.savedAt });
-      }
-      return;
-    }
-    world.keep(true);
-    if (state.saving.kind === 'clash' || busy) return;
-    if (state.saving.kind === 'saved') state.setSaving({ kind: 'changed' });
-    schedule(quiet);
-  });
-  if (isUnsaved()) schedule(0);
-
+/**
+ * Saves the store's document by itself: a moment after the last change, one save at a time, again
+ * and again while the server is away. A clash stops it until it is settled. Answers with a way to
+ * stop, and one to try at once.
+ */
+export function startAutosave(store: PlanStore, world: SavingWorld) {
+  const saver = new Saver(store, world);
+  const unsubscribe = store.subscribe(saver.notice);
+  if (saver.isUnsaved) saver.schedule(0);
   return {
     saveNow: () => {
-      cancel?.();
-      return save();
+      saver.callOff();
+      return saver.save();
     },
     stop: () => {
-      cancel?.();
+      saver.callOff();
       unsubscribe();
     },
   };

@@ -110,6 +110,73 @@ function stepped(state: PlanState, from: 'past' | 'future'): Partial<PlanState> 
   return { [from]: waiting };
 }
 
+/** After a save: this document is what the server has; facts that were told with it are told. */
+function kept(
+  state: PlanState,
+  stored: PlanDocument,
+  { version, savedAt }: Plan,
+  told: readonly EditFact[],
+): Partial<PlanState> {
+  const isAll = state.document === stored;
+  return {
+    version,
+    savedAt,
+    acknowledged: stored,
+    unsaved: isAll ? [] : state.unsaved.filter((one) => !told.includes(one)),
+    saving: isAll ? { kind: 'saved', at: savedAt } : { kind: 'changed' },
+  };
+}
+
+const baseOf = (theirs: Plan) => ({
+  version: theirs.version,
+  savedAt: theirs.savedAt,
+  acknowledged: theirs.document,
+});
+
+/** Theirs in place of what is here: nothing is left to be saved. */
+const taken = (state: PlanState, theirs: Plan): Partial<PlanState> => ({
+  ...baseOf(theirs),
+  document: theirs.document,
+  future: [],
+  unsaved: [],
+  saving: { kind: 'saved', at: theirs.savedAt },
+  chosen: stillChosen(theirs.document, state.chosen),
+});
+
+const replacing = (now: PlanDocument, before: PlanDocument) => ({
+  edit: replaceBy(now),
+  inverse: replaceBy(before),
+});
+
+function adopted(state: PlanState, theirs: Plan): Partial<PlanState> {
+  const lost = state.document.segments.some(
+    ({ id }) => !theirs.document.segments.some((one) => one.id === id),
+  );
+  // What they took out is an undo away here too.
+  const step = replacing(theirs.document, state.document);
+  return { ...taken(state, theirs), past: lost ? pushed(state.past, step) : state.past };
+}
+
+const rebased = (state: PlanState, theirs: Plan, merged: PlanDocument): Partial<PlanState> => ({
+  ...baseOf(theirs),
+  document: merged,
+  saving: { kind: 'changed' },
+  chosen: stillChosen(merged, state.chosen),
+});
+
+/** A clash settled for one of the two; the other is an undo away. */
+function afterClash(state: PlanState, which: 'mine' | 'theirs'): Partial<PlanState> {
+  if (state.saving.kind !== 'clash') return state;
+  const { theirs } = state.saving;
+  const mine = state.document;
+  if (which === 'theirs') {
+    const past = pushed(state.past, replacing(theirs.document, mine));
+    return { ...taken(state, theirs), past };
+  }
+  const past = pushed(state.past, replacing(mine, theirs.document));
+  return { ...baseOf(theirs), past, future: [], saving: { kind: 'changed' } };
+}
+
 /** A store for one plan, from what the server has of it or from an empty document. */
 export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanStore {
   const document = plan?.document ?? empty;
@@ -152,69 +219,15 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
     },
     choose: (chosen) => set({ chosen }),
     setSaving: (saving) => set({ saving }),
-    stored: (stored, { version, savedAt }, told = []) =>
-      set((state) => ({
-        version,
-        savedAt,
-        acknowledged: stored,
-        unsaved:
-          state.document === stored ? [] : state.unsaved.filter((one) => !told.includes(one)),
-        saving: state.document === stored ? { kind: 'saved', at: savedAt } : { kind: 'changed' },
-      })),
-    adopt: (theirs) =>
-      set((state) => {
-        lastLabel = undefined;
-        const lost = state.document.segments.some(
-          ({ id }) => !theirs.document.segments.some((one) => one.id === id),
-        );
-        // What they took out is an undo away here too.
-        const step = { edit: replaceBy(theirs.document), inverse: replaceBy(state.document) };
-        return {
-          document: theirs.document,
-          acknowledged: theirs.document,
-          version: theirs.version,
-          savedAt: theirs.savedAt,
-          past: lost ? pushed(state.past, step) : state.past,
-          future: [],
-          unsaved: [],
-          saving: { kind: 'saved', at: theirs.savedAt },
-          chosen: stillChosen(theirs.document, state.chosen),
-        };
-      }),
-    rebase: (theirs, { document: merged }) =>
-      set((state) => ({
-        document: merged,
-        acknowledged: theirs.document,
-        version: theirs.version,
-        savedAt: theirs.savedAt,
-        saving: { kind: 'changed' },
-        chosen: stillChosen(merged, state.chosen),
-      })),
-    settle: (which) =>
-      set((state) => {
-        if (state.saving.kind !== 'clash') return state;
-        const { theirs } = state.saving;
-        lastLabel = undefined;
-        const mine = state.document;
-        const base = {
-          version: theirs.version,
-          savedAt: theirs.savedAt,
-          acknowledged: theirs.document,
-          future: [],
-        };
-        if (which === 'mine') {
-          const step = { edit: replaceBy(mine), inverse: replaceBy(theirs.document) };
-          return { ...base, past: pushed(state.past, step), saving: { kind: 'changed' } };
-        }
-        const step = { edit: replaceBy(theirs.document), inverse: replaceBy(mine) };
-        return {
-          ...base,
-          document: theirs.document,
-          past: pushed(state.past, step),
-          unsaved: [],
-          saving: { kind: 'saved', at: theirs.savedAt },
-          chosen: stillChosen(theirs.document, state.chosen),
-        };
-      }),
+    stored: (stored, plan, told = []) => set((state) => kept(state, stored, plan, told)),
+    adopt: (theirs) => {
+      lastLabel = undefined;
+      set((state) => adopted(state, theirs));
+    },
+    rebase: (theirs, { document: merged }) => set((state) => rebased(state, theirs, merged)),
+    settle: (which) => {
+      lastLabel = undefined;
+      set((state) => afterClash(state, which));
+    },
   }));
 }

@@ -1,7 +1,8 @@
 import { errorStatus, type ErrorCode } from '../errorCodes';
 import { errorBody } from '../errors';
 import { z } from '../zod';
-import { api, described, type Described } from './api';
+import { api, described } from './api';
+import type { Described } from './described';
 import { placeOf, type EndpointName } from './paths';
 
 type Json = Readonly<Record<string, unknown>>;

@@ -1,0 +1,71 @@
+import {
+  changeEveningSchema,
+  copyEveningSchema,
+  eveningSchema,
+  eveningSummarySchema,
+  manyEveningsSchema,
+  storeEveningSchema,
+  storeTemplateSchema,
+  templateSchema,
+} from '../evening';
+import { pageOf, pageQuerySchema } from '../page';
+import { planSchema, planVersionSchema, savePlanSchema } from '../savedPlan';
+import { z } from '../zod';
+import { changed, type Endpoints } from './described';
+
+/** Evenings, their templates and the plans of their warm-ups. */
+export const evenings = {
+  listEvenings: {
+    access: 'reader',
+    query: pageQuerySchema,
+    reply: pageOf(eveningSummarySchema),
+    errors: ['invalid'],
+  },
+  addEvening: {
+    access: 'deputy',
+    body: storeEveningSchema,
+    reply: eveningSchema,
+    makes: true,
+    errors: ['invalid'],
+  },
+  addEvenings: {
+    access: 'deputy',
+    body: manyEveningsSchema,
+    reply: z.object({ added: z.int() }),
+    makes: true,
+    errors: ['invalid'],
+  },
+  showEvening: { access: 'reader', reply: eveningSchema, errors: [] },
+  changeEvening: {
+    access: 'deputy',
+    body: changeEveningSchema,
+    reply: eveningSchema,
+    errors: [...changed, 'has_plan'],
+  },
+  removeEvening: { access: 'deputy', errors: [] },
+  copyEvening: {
+    access: 'deputy',
+    body: copyEveningSchema,
+    reply: z.array(eveningSummarySchema),
+    makes: true,
+    errors: ['invalid'],
+  },
+  listTemplates: { access: 'reader', reply: z.array(templateSchema), errors: [] },
+  addTemplate: {
+    access: 'deputy',
+    body: storeTemplateSchema,
+    reply: templateSchema,
+    makes: true,
+    errors: ['invalid', 'too_many'],
+  },
+  removeTemplate: { access: 'deputy', errors: [] },
+
+  showPlan: { access: 'reader', reply: z.object({ plan: planSchema.nullable() }), errors: [] },
+  savePlan: { access: 'deputy', body: savePlanSchema, reply: planSchema, errors: changed },
+  listPlanVersions: {
+    access: 'reader',
+    query: pageQuerySchema,
+    reply: pageOf(planVersionSchema),
+    errors: ['invalid'],
+  },
+} as const satisfies Endpoints;
