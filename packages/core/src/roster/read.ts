@@ -64,6 +64,36 @@ const listed = (text: string): string[] =>
 const stateOf = (word: string): SingerState | undefined =>
   singerStates.find((state) => [state, `${state} voice`].includes(word.toLowerCase()));
 
+/** What a row says of a singer's limits: the easy notes, the reach and the light top, each null when it is not said. */
+function limitsOf(
+  text: (column: RosterColumn) => string,
+  note: (column: RosterColumn) => number | null,
+  part: RosterPart | undefined,
+  complain: (column: RosterColumn, fault: RowFault) => void,
+): readonly [comfort: PitchRange | null, reach: PitchRange | null, lightTop: number | null] {
+  const [easyFrom, easyTo] = [note('easyFrom'), note('easyTo')];
+  const [reachFrom, reachTo] = [note('reachFrom'), note('reachTo')];
+  const lightTop = note('lightTo');
+  if (easyFrom === null || easyTo === null) {
+    const isAnySaid = [easyFrom, easyTo, reachFrom, reachTo].some((one) => one !== null);
+    for (const [column, value] of [
+      ['easyFrom', easyFrom],
+      ['easyTo', easyTo],
+    ] as const) {
+      if (isAnySaid && value === null && text(column) === '') {
+        complain(column, { code: 'one-easy-note' });
+      }
+    }
+    return [null, null, lightTop];
+  }
+  const comfort: PitchRange = [easyFrom, easyTo];
+  const reach: PitchRange = [reachFrom ?? easyFrom, reachTo ?? easyTo];
+  for (const problem of part ? limitsProblems({ comfort, reach, lightTop }, part.reach) : []) {
+    complain(columnOfLimit[problem.field], { code: 'limits', part: part!.id, problem });
+  }
+  return [comfort, reach, lightTop];
+}
+
 /** Reads one row of a roster. Blank cells say nothing; whatever cannot be understood is named. */
 export function readRosterRow(cells: readonly string[], reading: RosterReading): RosterRow {
   const problems: RowProblem[] = [];
@@ -115,29 +145,7 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     complain('notes', { code: 'notes-too-long' });
   }
 
-  const [easyFrom, easyTo] = [note('easyFrom'), note('easyTo')];
-  const [reachFrom, reachTo] = [note('reachFrom'), note('reachTo')];
-  const lightTop = note('lightTo');
-  let comfort: PitchRange | null = null;
-  let reach: PitchRange | null = null;
-  if (easyFrom !== null && easyTo !== null) {
-    comfort = [easyFrom, easyTo];
-    reach = [reachFrom ?? easyFrom, reachTo ?? easyTo];
-    if (part) {
-      for (const problem of limitsProblems({ comfort, reach, lightTop }, part.reach)) {
-        complain(columnOfLimit[problem.field], { code: 'limits', part: part.id, problem });
-      }
-    }
-  } else if ([easyFrom, easyTo, reachFrom, reachTo].some((one) => one !== null)) {
-    for (const [column, value] of [
-      ['easyFrom', easyFrom],
-      ['easyTo', easyTo],
-    ] as const) {
-      if (value === null && text(column) === '') {
-        complain(column, { code: 'one-easy-note' });
-      }
-    }
-  }
+  const [comfort, reach, lightTop] = limitsOf(text, note, part, complain);
   if (problems.length > 0 || !part) return { kind: 'faulty', problems };
   return {
     kind: 'singer',

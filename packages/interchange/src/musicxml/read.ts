@@ -11,9 +11,9 @@ import { notes as collect, refuse, type FoundMusic, type Notes } from '../common
 import { likelyTonic, musicOf } from '../common/lines';
 import { fieldName, readFileNote } from './fields';
 import { child, childrenOf, countOf, numberOf, readTree, textOf, type Tree } from '../xml/tree';
+import { midiOf, syllableOf } from './note';
 import { ReadVoice } from './voice';
 
-const steps: Readonly<Record<string, Semitones>> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
 const modeWords: Readonly<Record<string, Mode>> = {
   major: 'major',
   ionian: 'major',
@@ -52,31 +52,6 @@ interface Reading {
   hasClef: boolean;
   transpose: Semitones;
   dynamic: Dynamic | undefined;
-}
-
-function midiOf(note: Tree, transpose: Semitones): MidiNote | null {
-  const pitch = child(note, 'pitch');
-  if (!pitch) return null;
-  const step = steps[textOf(pitch, 'step')];
-  const octave = numberOf(pitch, 'octave');
-  if (step === undefined || octave === undefined) {
-    return refuse('A note in this file has no step or no octave. The file is damaged.');
-  }
-  return (octave + 1) * 12 + step + Math.round(numberOf(pitch, 'alter') ?? 0) + transpose;
-}
-
-/** The first verse's syllable, with a hyphen while its word goes on. */
-function syllableOf(note: Tree, where: string, notKept: Notes): string | undefined {
-  const lyrics = childrenOf(note, 'lyric');
-  const first = lyrics.find((one) => (one.attributes.number ?? '1') === '1') ?? lyrics[0];
-  if (lyrics.length > 1) notKept.add(where, 'Only the first verse is kept.');
-  const words = childrenOf(first, 'text')
-    .map(({ text }) => text)
-    .join(' ')
-    .trim();
-  if (words === '') return undefined;
-  const goesOn = ['begin', 'middle'].includes(textOf(first, 'syllabic'));
-  return `${words.slice(0, 39)}${goesOn ? '-' : ''}`;
 }
 
 function readAttributes(tree: Tree, part: Reading, whole: Whole, where: string, notKept: Notes) {

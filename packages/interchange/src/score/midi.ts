@@ -174,6 +174,54 @@ function written(note: Played, line: Line, starts: readonly number[], ticks: num
   return pieces;
 }
 
+const temposOf = (
+  all: readonly Timed[],
+  starts: readonly number[],
+  ticks: number,
+  end: number,
+): PieceScore['tempos'] =>
+  all
+    .flatMap(({ tick, event }) =>
+      event.type === 'setTempo' && event.microsecondsPerBeat > 0 && tick <= end
+        ? [{ tick, tempo: 60_000_000 / event.microsecondsPerBeat }]
+        : [],
+    )
+    .sort((a, b) => a.tick - b.tick)
+    .map(({ tick, tempo }) => {
+      const bar = barAt(starts, tick);
+      return { bar, at: (tick - starts[bar]!) / ticks, tempo };
+    });
+
+const keysOf = (all: readonly Timed[], starts: readonly number[]): PieceScore['keys'] =>
+  all.flatMap(({ tick, event }) =>
+    event.type === 'keySignature'
+      ? [
+          {
+            bar: barAt(starts, tick),
+            fifths: event.key,
+            mode: event.scale === 1 ? ('minor' as const) : ('major' as const),
+          },
+        ]
+      : [],
+  );
+
+function staffOf(line: Line, index: number, starts: readonly number[], ticks: number): Staff {
+  const notes = line.notes
+    .flatMap((note) => written(note, line, starts, ticks))
+    .sort((a, b) => a.bar - b.bar || a.at - b.at || b.midi - a.midi);
+  const mean = notes.reduce((sum, { midi }) => sum + midi, 0) / notes.length;
+  const sounding = new Set(notes.map(({ bar }) => bar));
+  return {
+    id: `T${index + 1}.1`,
+    name: line.name,
+    abbreviation: '',
+    clef: mean < 57 ? 'bass' : 'treble',
+    ofStaves: 1,
+    notes,
+    voices: starts.map((_, bar) => (sounding.has(bar) ? ['1'] : [])),
+  };
+}
+
 /**
  * Reads a choir score from a standard MIDI file of type 0 or 1: a staff for each track, or for each
  * channel of a track that plays several (docs/interchange.md).
@@ -199,14 +247,7 @@ export function readScoreMidi(bytes: Uint8Array): PieceScore {
   let end = 0;
   for (const { notes } of lines) for (const { to } of notes) end = Math.max(end, to);
   const { starts, metres } = gridOf(all, ticks, end);
-  const tempos = all
-    .flatMap(({ tick, event }) =>
-      event.type === 'setTempo' && event.microsecondsPerBeat > 0
-        ? [{ tick, tempo: 60_000_000 / event.microsecondsPerBeat }]
-        : [],
-    )
-    .sort((a, b) => a.tick - b.tick)
-    .filter(({ tick }) => tick <= end);
+  const tempos = temposOf(all, starts, ticks, end);
   if (tempos.length === 0) {
     warnings.add(null, '', 'The file names no tempo; 96 quarter notes a minute are taken.');
   }
@@ -214,17 +255,6 @@ export function readScoreMidi(bytes: Uint8Array): PieceScore {
     null,
     '',
     'A MIDI file has no repeats and no pick-up: bars are counted from its beginning.',
-  );
-  const keys = all.flatMap(({ tick, event }) =>
-    event.type === 'keySignature'
-      ? [
-          {
-            bar: barAt(starts, tick),
-            fifths: event.key,
-            mode: event.scale === 1 ? ('minor' as const) : ('major' as const),
-          },
-        ]
-      : [],
   );
   const lengthOf = (bar: number): number => {
     const metre = metres.findLast((mark) => mark.bar <= bar)?.metre ?? { beats: 4, unit: 4 };
@@ -239,27 +269,9 @@ export function readScoreMidi(bytes: Uint8Array): PieceScore {
     composer: '',
     language: '',
     bars: starts.map((_, bar) => ({ number: bar + 1, counted: true, quarters: lengthOf(bar) })),
-    staves: lines.map((line, i): Staff => {
-      const notes = line.notes
-        .flatMap((note) => written(note, line, starts, ticks))
-        .sort((a, b) => a.bar - b.bar || a.at - b.at || b.midi - a.midi);
-      const mean = notes.reduce((sum, { midi }) => sum + midi, 0) / notes.length;
-      const sounding = new Set(notes.map(({ bar }) => bar));
-      return {
-        id: `T${i + 1}.1`,
-        name: line.name,
-        abbreviation: '',
-        clef: mean < 57 ? 'bass' : 'treble',
-        ofStaves: 1,
-        notes,
-        voices: starts.map((_, bar) => (sounding.has(bar) ? ['1'] : [])),
-      };
-    }),
-    tempos: tempos.map(({ tick, tempo }) => {
-      const bar = barAt(starts, tick);
-      return { bar, at: (tick - starts[bar]!) / ticks, tempo };
-    }),
-    keys,
+    staves: lines.map((line, i) => staffOf(line, i, starts, ticks)),
+    tempos,
+    keys: keysOf(all, starts),
     metres,
     warnings: warnings.list,
   };

@@ -1,5 +1,5 @@
 import type { Mode } from '../../pitch';
-import type { Beats } from '../../units';
+import type { Beats, Semitones } from '../../units';
 import { isNote, type PatternEvent, type PatternNote } from '../music';
 import { dynamics, type Dynamic } from '../vocabulary';
 import { offsetOfDegree } from './degrees';
@@ -43,7 +43,7 @@ const isDynamic = (word: string): word is Dynamic => (dynamics as readonly strin
  */
 export function readLine(text: string, mode: Mode): TypedLine {
   try {
-    return { kind: 'line', ...readEvents(text, mode) };
+    return { kind: 'line', ...new EventReader(text, mode).read() };
   } catch (problem) {
     if (problem instanceof Unreadable) {
       const { at, code, word } = problem;
@@ -53,66 +53,120 @@ export function readLine(text: string, mode: Mode): TypedLine {
   }
 }
 
-function readEvents(text: string, mode: Mode) {
-  const events: PatternEvent[] = [];
-  const places: [number, number][] = [];
-  let at = 0;
-  let usual: Beats = 1;
-  let dynamic: { value: Dynamic; at: number } | undefined;
+/** Reads a line from its first character to its last. */
+class EventReader {
+  private readonly events: PatternEvent[] = [];
+  private readonly places: [number, number][] = [];
+  private at = 0;
+  private usual: Beats = 1;
+  private dynamic: { readonly value: Dynamic; readonly at: number } | undefined;
 
-  const length = (): Beats => {
-    const found = readLength(text.slice(at));
-    if (!found) {
-      throw new Unreadable(at, 'no-length');
+  constructor(
+    private readonly text: string,
+    private readonly mode: Mode,
+  ) {}
+
+  read() {
+    while (this.at < this.text.length) {
+      if (/[\s|]/.test(this.text[this.at]!)) this.at += 1;
+      else this.readOne();
     }
-    if (!(found.beats > 0)) throw new Unreadable(at, 'length-nothing');
-    if (found.beats > longestBeats) throw new Unreadable(at, 'length-too-long');
-    at += found.characters;
+    if (this.dynamic) throw new Unreadable(this.dynamic.at, 'dynamic-without-note');
+    if (!this.events.some(isNote)) throw new Unreadable(0, 'no-note');
+    return { events: this.events, places: this.places };
+  }
+
+  private readOne(): void {
+    const start = this.at;
+    const sign = this.text[start]!;
+    if (sign === ',') {
+      this.breathe();
+      return;
+    }
+    const word = /^[a-z]+/.exec(this.text.slice(start))?.[0];
+    if (sign === ':') {
+      this.at += 1;
+      this.usual = this.length();
+    } else if (word !== undefined && isDynamic(word)) {
+      if (this.dynamic) throw new Unreadable(start, 'two-dynamics');
+      this.dynamic = { value: word, at: start };
+      this.at += word.length;
+    } else if (word === 'r') {
+      this.at += 1;
+      this.events.push({ rest: true, beats: this.ownLength() });
+      this.places.push([start, this.at]);
+    } else if (/[<\d]/.test(sign)) {
+      this.events.push(this.note());
+      this.places.push([start, this.at]);
+    } else {
+      throw new Unreadable(start, 'unreadable', word ?? sign);
+    }
+    if (this.at < this.text.length && !/[\s|,]/.test(this.text[this.at]!)) {
+      throw new Unreadable(this.at, 'no-blank');
+    }
+  }
+
+  private breathe(): void {
+    const last = this.events.at(-1);
+    if (!last || !isNote(last)) throw new Unreadable(this.at, 'breath-without-note');
+    if (last.slur) throw new Unreadable(this.at, 'breath-in-bound-note');
+    this.events[this.events.length - 1] = { ...last, breathAfter: true };
+    this.at += 1;
+  }
+
+  private length(): Beats {
+    const found = readLength(this.text.slice(this.at));
+    if (!found) throw new Unreadable(this.at, 'no-length');
+    if (!(found.beats > 0)) throw new Unreadable(this.at, 'length-nothing');
+    if (found.beats > longestBeats) throw new Unreadable(this.at, 'length-too-long');
+    this.at += found.characters;
     return found.beats;
-  };
-  const ownLength = (): Beats => {
-    if (text[at] !== ':') return usual;
-    at += 1;
-    return length();
-  };
-  const syllable = (): string | undefined => {
-    if (text[at] !== '(') return undefined;
-    const end = text.indexOf(')', at);
-    if (end < 0) throw new Unreadable(at, 'syllable-open');
-    const words = text.slice(at + 1, end).trim();
-    if (words === '') throw new Unreadable(at, 'syllable-empty');
-    if (words.length > 40) throw new Unreadable(at, 'syllable-too-long');
-    at = end + 1;
+  }
+
+  private ownLength(): Beats {
+    if (this.text[this.at] !== ':') return this.usual;
+    this.at += 1;
+    return this.length();
+  }
+
+  private syllable(): string | undefined {
+    if (this.text[this.at] !== '(') return undefined;
+    const end = this.text.indexOf(')', this.at);
+    if (end < 0) throw new Unreadable(this.at, 'syllable-open');
+    const words = this.text.slice(this.at + 1, end).trim();
+    if (words === '') throw new Unreadable(this.at, 'syllable-empty');
+    if (words.length > 40) throw new Unreadable(this.at, 'syllable-too-long');
+    this.at = end + 1;
     return words;
-  };
-  const note = (): PatternNote => {
-    const start = at;
-    let below = 0;
-    while (text[at] === '<') {
-      below += 1;
-      at += 1;
-    }
-    const digits = /^\d+/.exec(text.slice(at))?.[0];
-    if (!digits) throw new Unreadable(at, 'no-step');
+  }
+
+  /** The step with its signs, in semitones from the tonic. */
+  private offset(): Semitones {
+    const start = this.at;
+    const below = /^<*/.exec(this.text.slice(start))![0].length;
+    this.at += below;
+    const digits = /^\d+/.exec(this.text.slice(this.at))?.[0];
+    if (!digits) throw new Unreadable(this.at, 'no-step');
     const step = Number(digits);
-    if (step < 1 || step > highestStep) {
-      throw new Unreadable(at, 'step-out-of-range');
-    }
-    at += digits.length;
-    const signs = /^[+-]*/.exec(text.slice(at))![0];
-    if (signs.length > 2) throw new Unreadable(at, 'altered-too-far');
-    at += signs.length;
+    if (step < 1 || step > highestStep) throw new Unreadable(this.at, 'step-out-of-range');
+    this.at += digits.length;
+    const signs = /^[+-]*/.exec(this.text.slice(this.at))![0];
+    if (signs.length > 2) throw new Unreadable(this.at, 'altered-too-far');
+    this.at += signs.length;
     const altered = [...signs].reduce((sum, sign) => sum + (sign === '+' ? 1 : -1), 0);
-    const offset = offsetOfDegree({ step: step - 7 * below, altered }, mode);
-    if (Math.abs(offset) > farthest) {
-      throw new Unreadable(start, 'too-far-away');
-    }
-    const beats = ownLength();
-    const words = syllable();
-    const slur = text[at] === '~';
-    if (slur) at += 1;
-    const said = dynamic;
-    dynamic = undefined;
+    const offset = offsetOfDegree({ step: step - 7 * below, altered }, this.mode);
+    if (Math.abs(offset) > farthest) throw new Unreadable(start, 'too-far-away');
+    return offset;
+  }
+
+  private note(): PatternNote {
+    const offset = this.offset();
+    const beats = this.ownLength();
+    const words = this.syllable();
+    const slur = this.text[this.at] === '~';
+    if (slur) this.at += 1;
+    const said = this.dynamic;
+    this.dynamic = undefined;
     return {
       offset,
       beats,
@@ -120,45 +174,5 @@ function readEvents(text: string, mode: Mode) {
       ...(slur ? { slur } : {}),
       ...(said === undefined ? {} : { dynamic: said.value }),
     };
-  };
-
-  while (at < text.length) {
-    const sign = text[at]!;
-    if (/[\s|]/.test(sign)) {
-      at += 1;
-      continue;
-    }
-    const start = at;
-    const word = /^[a-z]+/.exec(text.slice(at))?.[0];
-    if (sign === ':') {
-      at += 1;
-      usual = length();
-    } else if (sign === ',') {
-      const last = events.at(-1);
-      if (!last || !isNote(last)) throw new Unreadable(at, 'breath-without-note');
-      if (last.slur) throw new Unreadable(at, 'breath-in-bound-note');
-      events[events.length - 1] = { ...last, breathAfter: true };
-      at += 1;
-      continue;
-    } else if (word !== undefined && isDynamic(word)) {
-      if (dynamic) throw new Unreadable(at, 'two-dynamics');
-      dynamic = { value: word, at };
-      at += word.length;
-    } else if (word === 'r') {
-      at += 1;
-      events.push({ rest: true, beats: ownLength() });
-      places.push([start, at]);
-    } else if (/[<\d]/.test(sign)) {
-      events.push(note());
-      places.push([start, at]);
-    } else {
-      throw new Unreadable(at, 'unreadable', word ?? sign);
-    }
-    if (at < text.length && !/[\s|,]/.test(text[at]!)) {
-      throw new Unreadable(at, 'no-blank');
-    }
   }
-  if (dynamic) throw new Unreadable(dynamic.at, 'dynamic-without-note');
-  if (!events.some(isNote)) throw new Unreadable(0, 'no-note');
-  return { events, places };
 }

@@ -62,6 +62,21 @@ export interface ChordOnRoot {
   readonly upTo: (most: number) => Voicings;
 }
 
+/** A table of the voicings of these notes, none of them in it yet, and a way to put one in. */
+function emptyTable(notes: Voicings['notes']) {
+  const size = notes.reduce((product, { length }) => product * length, 1);
+  const own = new Float64Array(size).fill(Infinity);
+  const digits = notes.map((list) => new Map(list.map((note, digit) => [note, digit])));
+  const put = (sung: readonly MidiNote[], cost: number): void => {
+    const index = sung.reduce(
+      (before, note, part) => before * notes[part]!.length + digits[part]!.get(note)!,
+      0,
+    );
+    own[index] = cost;
+  };
+  return { table: { notes, own }, put };
+}
+
 /** The chord on one root, for the parts of a setting. */
 export function chordOnRoot(setting: ChordSetting, root: MidiNote): ChordOnRoot {
   const { sections, tones, fraction } = setting;
@@ -142,21 +157,13 @@ export function chordOnRoot(setting: ChordSetting, root: MidiNote): ChordOnRoot 
         const others = least[0]! - Math.min(...costs[part]!);
         return choices.filter((_, i) => costs[part]![i]! + others <= most);
       });
-      const size = notes.reduce((product, { length }) => product * length, 1);
-      const own = new Float64Array(size).fill(Infinity);
-      const digits = notes.map((list) => new Map(list.map((note, digit) => [note, digit])));
+      const { table, put } = emptyTable(notes);
       walk(
         () => 0,
         () => most,
-        (sung, cost) => {
-          const index = sung.reduce(
-            (before, note, part) => before * notes[part]!.length + digits[part]!.get(note)!,
-            0,
-          );
-          own[index] = cost;
-        },
+        put,
       );
-      return { notes, own };
+      return table;
     },
   };
 }

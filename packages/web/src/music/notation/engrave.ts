@@ -17,6 +17,7 @@ import {
   StaveConnector,
   Voice,
   type Annotation,
+  type RenderContext,
   type Tuplet,
 } from 'vexflow/core';
 import { pinFonts } from './fonts';
@@ -57,151 +58,85 @@ const flatNames = ['C', 'F', 'Bb', 'Eb', 'Ab', 'Db', 'Gb', 'Cb'];
 export const signatureName = ({ signature }: SpelledKey): string =>
   (signature >= 0 ? signatureNames[signature] : flatNames[-signature]) ?? 'C';
 
-/**
- * Engraves one key of a score into a frame: every part on its staff, in rows that fit the width.
- * The music font must be there.
- */
-export function engrave(
-  frame: HTMLDivElement,
-  {
-    score,
-    keyIndex,
-    accidentals,
-    width,
-    selected,
-    names,
-  }: {
-    readonly score: Score;
-    readonly keyIndex: number;
-    readonly accidentals: AccidentalPreference;
-    readonly width: number;
-    /** An event of the first part to mark. */
-    readonly selected?: number | undefined;
-    /** Letters before the staves; none for a single line. */
-    readonly names: readonly string[];
-  },
-): Engraved {
-  frame.replaceChildren();
-  const { tonic, lines } = score.keys[keyIndex]!;
-  const key = spellKey(tonic, score.mode, accidentals);
-  const many = lines.length > 1;
-  const left = many ? 30 : 2;
-  const signatureWidth = 50 + 11 * Math.abs(key.signature);
-  const events = lines.map((line) => withLanding(line.events));
-  const room = width - left - signatureWidth - (score.metre ? 24 : 0) - 10;
-  const systems = systemsOf(events, score.metre, room);
-  const staffHeight = 104;
-  const systemHeight = staffHeight * lines.length + 18;
-  const height = Math.max(1, systems.length) * systemHeight + 6;
+/** What is to be engraved: one key of a score. */
+export interface Engraving {
+  readonly score: Score;
+  readonly keyIndex: number;
+  readonly accidentals: AccidentalPreference;
+  readonly width: number;
+  /** An event of the first part to mark. */
+  readonly selected?: number | undefined;
+  /** Letters before the staves; none for a single line. */
+  readonly names: readonly string[];
+}
 
-  const renderer = new Renderer(frame, Renderer.Backends.SVG);
-  renderer.resize(width, height);
-  const context = renderer.getContext();
-  context.setFillStyle(ink).setStrokeStyle(ink);
-  const heads: Head[] = [];
-  const staves: { stave: Stave; clef: Clef; top: number }[] = [];
+interface DrawnStave {
+  readonly stave: Stave;
+  readonly clef: Clef;
+  readonly top: number;
+}
 
-  systems.forEach((bars: readonly DrawnBar[], row) => {
-    const top = row * systemHeight;
-    const headWidth = signatureWidth + (row === 0 && score.metre ? 24 : 0);
-    const needed = bars.reduce((sum, bar) => sum + bar.width, 0);
-    const isLastRow = row === systems.length - 1;
-    // A short last row is not stretched over the whole width.
-    const stretch =
-      isLastRow && needed < room * 0.75 ? 1.15 : (width - left - headWidth - 4) / needed;
-    const placedByPart: Placed[][] = lines.map(() => []);
-    const syllablesByPart: Annotation[][] = lines.map(() => []);
-    let x = left;
-    bars.forEach((bar, barIndex) => {
-      const barWidth = bar.width * stretch + (barIndex === 0 ? headWidth : 0);
-      const barStaves = lines.map((_, part) => {
-        const { clef } = score.parts[part]!;
-        const stave = new Stave(x, top + part * staffHeight, barWidth);
-        if (barIndex === 0) {
-          stave.addClef(
-            clef === 'bass' ? 'bass' : 'treble',
-            undefined,
-            clef === 'octave-treble' ? '8vb' : undefined,
-          );
-          stave.addKeySignature(signatureName(key));
-          if (row === 0 && score.metre) {
-            stave.addTimeSignature(`${score.metre.beats}/${score.metre.unit}`);
-          }
-          if (part === 0 || many) staves.push({ stave, clef, top: top + part * staffHeight });
-        }
-        // 1 single, 6 end, 7 none.
-        const isEnd = isLastRow && barIndex === bars.length - 1;
-        stave.setBegBarType(7);
-        stave.setEndBarType(isEnd ? 3 : bar.closes ? 1 : 7);
-        stave.setStyle({ fillStyle: ink, strokeStyle: ink });
-        stave.setContext(context).draw();
-        return stave;
-      });
-      const noteStart = Math.max(...barStaves.map((stave) => stave.getNoteStartX()));
-      barStaves.forEach((stave) => stave.setNoteStartX(noteStart));
-      const tuplets: Tuplet[] = [];
-      const beams: Beam[] = [];
-      const voices = bar.parts.map((writtenEvents, part) => {
-        const setting: Setting = {
-          clef: score.parts[part]!.clef,
-          key,
-          tonic,
-          events: events[part]!,
-          selected: part === 0 ? selected : undefined,
-          syllables: syllablesByPart[part]!,
-        };
-        const notes = writtenEvents.map((written) => noteOf(written, setting));
-        notes.forEach((note, i) => {
-          placedByPart[part]!.push({ written: writtenEvents[i]!, note });
-        });
-        tuplets.push(...tripletsOf(writtenEvents, notes));
-        beams.push(...Beam.generateBeams(notes, { maintainStemDirections: false }));
-        const voice = new Voice({ numBeats: 4, beatValue: 4 }).setMode(2).addTickables(notes);
-        voice.setStave(barStaves[part]!);
-        return voice;
-      });
-      const sounding = voices.filter((voice) => voice.getTickables().length > 0);
-      if (sounding.length > 0) {
-        Accidental.applyAccidentals(sounding, signatureName(key));
-        const formatter = new Formatter();
-        for (const voice of sounding) formatter.joinVoices([voice]);
-        formatter.format(sounding, barWidth - (noteStart - x) - 14);
-        voices.forEach((voice, part) => {
-          if (voice.getTickables().length > 0) voice.draw(context, barStaves[part]);
-        });
-        for (const beam of beams) beam.setContext(context).draw();
-        for (const tuplet of tuplets) tuplet.setContext(context).draw();
-      }
-      if (barIndex === 0 && many) {
-        const connector = new StaveConnector(barStaves[0]!, barStaves[barStaves.length - 1]!);
-        connector.setType('singleLeft').setContext(context).draw();
-        context.setFont(textFont, 11, 'bold');
-        lines.forEach((_, part) => {
-          const y = barStaves[part]!.getYForLine(2) + 4;
-          context.fillText(names[part] ?? '', 4, y);
-        });
-      }
-      x += barWidth;
-    });
-    syllablesByPart.forEach(onOneLine);
-    placedByPart.forEach((placed, part) => {
-      for (const join of joins(placed, events[part]!)) join.setContext(context as never).draw();
-    });
-    for (const { written, note } of placedByPart[0] ?? []) {
-      if (!written.first) continue;
-      heads.push({
-        event: written.event,
-        x: note.getAbsoluteX() + 6,
-        top,
-        bottom: top + staffHeight,
-      });
-    }
-  });
-  const svg = frame.querySelector('svg');
-  if (svg) pinFonts(svg);
-  const stepAt = (y: number): number => {
-    const near = staves.reduce((a, b) => {
-      const off = (one: typeof a) => Math.abs(y - one.top - staffHeight / 2);
+/** A bar where it stands in its row. */
+interface BarPlace {
+  readonly row: number;
+  readonly x: number;
+  readonly width: number;
+  readonly isFirst: boolean;
+  readonly isEnd: boolean;
+}
+
+const staffHeight = 104;
+/** What a beginning needs for the metre. */
+const metreWidth = 24;
+
+/** What VexFlow numbers its bar lines by. */
+const barLines = { single: 1, end: 3, none: 7 } as const;
+
+/** One key of a score on its way into a frame, row by row. */
+class Sheet {
+  readonly heads: Head[] = [];
+  readonly height: number;
+  private readonly staves: DrawnStave[] = [];
+  private readonly context: RenderContext;
+  private readonly systems: readonly (readonly DrawnBar[])[];
+  private readonly events: readonly Setting['events'][];
+  private readonly key: SpelledKey;
+  private readonly tonic: MidiNote;
+  private readonly isOfMany: boolean;
+  private readonly left: number;
+  private readonly signatureWidth: number;
+  private readonly room: number;
+  private readonly systemHeight: number;
+
+  constructor(
+    frame: HTMLDivElement,
+    private readonly engraving: Engraving,
+  ) {
+    const { score, keyIndex, accidentals, width } = engraving;
+    const { tonic, lines } = score.keys[keyIndex]!;
+    this.tonic = tonic;
+    this.key = spellKey(tonic, score.mode, accidentals);
+    this.isOfMany = lines.length > 1;
+    this.left = this.isOfMany ? 30 : 2;
+    this.signatureWidth = 50 + 11 * Math.abs(this.key.signature);
+    this.events = lines.map((line) => withLanding(line.events));
+    this.room = width - this.left - this.headWidth(0) - 10;
+    this.systems = systemsOf(this.events, score.metre, this.room);
+    this.systemHeight = staffHeight * lines.length + 18;
+    this.height = Math.max(1, this.systems.length) * this.systemHeight + 6;
+    const renderer = new Renderer(frame, Renderer.Backends.SVG);
+    renderer.resize(width, this.height);
+    this.context = renderer.getContext();
+    this.context.setFillStyle(ink).setStrokeStyle(ink);
+  }
+
+  draw(): void {
+    this.systems.forEach((bars, row) => this.drawSystem(bars, row));
+  }
+
+  readonly stepAt = (y: number): number => {
+    const near = this.staves.reduce((a, b) => {
+      const off = (one: DrawnStave) => Math.abs(y - one.top - staffHeight / 2);
       return off(b) < off(a) ? b : a;
     });
     // The middle line of the treble is B4, of the bass D3; half a line is a step.
@@ -211,6 +146,139 @@ export function engrave(
     const lineSpacing = near.stave.getSpacingBetweenLines();
     return middle + shift + Math.round((near.stave.getYForLine(2) - y) / (lineSpacing / 2));
   };
+
+  /** What stands before the first note of a row: clef, signature, and at the beginning the metre. */
+  private headWidth(row: number): number {
+    return this.signatureWidth + (row === 0 && this.engraving.score.metre ? metreWidth : 0);
+  }
+
+  private drawSystem(bars: readonly DrawnBar[], row: number): void {
+    const top = row * this.systemHeight;
+    const headWidth = this.headWidth(row);
+    const needed = bars.reduce((sum, bar) => sum + bar.width, 0);
+    const isLastRow = row === this.systems.length - 1;
+    // A short last row is not stretched over the whole width.
+    const stretch =
+      isLastRow && needed < this.room * 0.75
+        ? 1.15
+        : (this.engraving.width - this.left - headWidth - 4) / needed;
+    const placed: Placed[][] = this.events.map(() => []);
+    const syllables: Annotation[][] = this.events.map(() => []);
+    let x = this.left;
+    bars.forEach((bar, index) => {
+      const isFirst = index === 0;
+      const width = bar.width * stretch + (isFirst ? headWidth : 0);
+      const isEnd = isLastRow && index === bars.length - 1;
+      const staves = this.drawStaves(bar, { row, x, width, isFirst, isEnd });
+      this.drawNotes(bar, { x, width, staves, placed, syllables });
+      if (isFirst && this.isOfMany) this.drawNames(staves);
+      x += width;
+    });
+    syllables.forEach(onOneLine);
+    placed.forEach((notes, part) => {
+      for (const join of joins(notes, this.events[part]!)) {
+        join.setContext(this.context as never).draw();
+      }
+    });
+    for (const { written, note } of placed[0] ?? []) {
+      if (!written.first) continue;
+      const bottom = top + staffHeight;
+      this.heads.push({ event: written.event, x: note.getAbsoluteX() + 6, top, bottom });
+    }
+  }
+
+  /** The staves of a bar, one for each part, their first notes below one another. */
+  private drawStaves(bar: DrawnBar, { row, x, width, isFirst, isEnd }: BarPlace): Stave[] {
+    const { score } = this.engraving;
+    const staves = this.events.map((_, part) => {
+      const { clef } = score.parts[part]!;
+      const top = row * this.systemHeight + part * staffHeight;
+      const stave = new Stave(x, top, width);
+      if (isFirst) {
+        const sung = clef === 'octave-treble' ? '8vb' : undefined;
+        stave.addClef(clef === 'bass' ? 'bass' : 'treble', undefined, sung);
+        stave.addKeySignature(signatureName(this.key));
+        if (row === 0 && score.metre) {
+          stave.addTimeSignature(`${score.metre.beats}/${score.metre.unit}`);
+        }
+        this.staves.push({ stave, clef, top });
+      }
+      stave.setBegBarType(barLines.none);
+      stave.setEndBarType(isEnd ? barLines.end : bar.closes ? barLines.single : barLines.none);
+      stave.setStyle({ fillStyle: ink, strokeStyle: ink });
+      stave.setContext(this.context).draw();
+      return stave;
+    });
+    const noteStart = Math.max(...staves.map((stave) => stave.getNoteStartX()));
+    for (const stave of staves) stave.setNoteStartX(noteStart);
+    return staves;
+  }
+
+  private drawNotes(
+    bar: DrawnBar,
+    to: {
+      readonly x: number;
+      readonly width: number;
+      readonly staves: readonly Stave[];
+      readonly placed: readonly Placed[][];
+      readonly syllables: readonly Annotation[][];
+    },
+  ): void {
+    const { score, selected } = this.engraving;
+    const tuplets: Tuplet[] = [];
+    const beams: Beam[] = [];
+    const voices = bar.parts.map((writtenEvents, part) => {
+      const setting: Setting = {
+        clef: score.parts[part]!.clef,
+        key: this.key,
+        tonic: this.tonic,
+        events: this.events[part]!,
+        selected: part === 0 ? selected : undefined,
+        syllables: to.syllables[part]!,
+      };
+      const notes = writtenEvents.map((written) => noteOf(written, setting));
+      notes.forEach((note, i) => to.placed[part]!.push({ written: writtenEvents[i]!, note }));
+      tuplets.push(...tripletsOf(writtenEvents, notes));
+      beams.push(...Beam.generateBeams(notes, { maintainStemDirections: false }));
+      const voice = new Voice({ numBeats: 4, beatValue: 4 }).setMode(2).addTickables(notes);
+      voice.setStave(to.staves[part]!);
+      return voice;
+    });
+    const sounding = voices.filter((voice) => voice.getTickables().length > 0);
+    if (sounding.length === 0) return;
+    Accidental.applyAccidentals(sounding, signatureName(this.key));
+    const formatter = new Formatter();
+    for (const voice of sounding) formatter.joinVoices([voice]);
+    const noteStart = to.staves[0]!.getNoteStartX();
+    formatter.format(sounding, to.width - (noteStart - to.x) - 14);
+    voices.forEach((voice, part) => {
+      if (voice.getTickables().length > 0) voice.draw(this.context, to.staves[part]);
+    });
+    for (const drawn of [...beams, ...tuplets]) drawn.setContext(this.context).draw();
+  }
+
+  /** The line down the left of all staves, and a letter before each. */
+  private drawNames(staves: readonly Stave[]): void {
+    const connector = new StaveConnector(staves[0]!, staves[staves.length - 1]!);
+    connector.setType('singleLeft').setContext(this.context).draw();
+    this.context.setFont(textFont, 11, 'bold');
+    staves.forEach((stave, part) => {
+      this.context.fillText(this.engraving.names[part] ?? '', 4, stave.getYForLine(2) + 4);
+    });
+  }
+}
+
+/**
+ * Engraves one key of a score into a frame: every part on its staff, in rows that fit the width.
+ * The music font must be there.
+ */
+export function engrave(frame: HTMLDivElement, engraving: Engraving): Engraved {
+  frame.replaceChildren();
+  const sheet = new Sheet(frame, engraving);
+  sheet.draw();
+  const svg = frame.querySelector('svg');
+  if (svg) pinFonts(svg);
+  const { heads, height, stepAt } = sheet;
   return { heads, height, stepAt };
 }
 

@@ -44,11 +44,53 @@ function steps(text: string, field: string, draft: ExerciseDraft): Made<readonly
   return { kind: 'made', made: read.made.filter(isNote).map(({ offset }) => offset) };
 }
 
+const made = (music: Music): Made<Music> => ({ kind: 'made', made: music });
+
+const timedOf = ({ mode, metre }: ExerciseDraft) => ({ mode, ...(metre ? { metre } : {}) });
+
+function droneOf(draft: ExerciseDraft): Made<Music> {
+  const held = steps(draft.held, 'held', draft);
+  if (held.kind === 'wrong') return held;
+  const common = {
+    kind: 'drone' as const,
+    ...timedOf(draft),
+    held: held.made[0]!,
+    holders: draft.holders,
+    syllable: draft.syllable,
+  };
+  if (draft.overText) {
+    const lines = linesOf(draft.text);
+    if (lines.length === 0) return wrong('text', 'Write the text, one line after the other.');
+    return made({ ...common, over: { kind: 'text', offset: 0, lines, beats: draft.textBeats } });
+  }
+  if (draft.holders === 'all') {
+    return wrong('holders', 'When all hold, nobody moves. Choose who holds, or a text.');
+  }
+  const read = events(draft.line, 'line', draft);
+  if (read.kind === 'wrong') return read;
+  return made({ ...common, over: { kind: 'line', notes: read.made } });
+}
+
+function chordOf(draft: ExerciseDraft): Made<Music> {
+  const tones = steps(draft.tones, 'tones', draft);
+  if (tones.kind === 'wrong') return tones;
+  if (tones.made[0] !== 0) {
+    return wrong('tones', 'Begin with the root, 1: the lowest part sings it.');
+  }
+  return made({
+    kind: 'chord',
+    mode: draft.mode,
+    tones: tones.made,
+    beats: draft.beats,
+    syllable: draft.syllable,
+    ...(draft.enterApart > 0 ? { apart: draft.enterApart } : {}),
+  });
+}
+
 /** The music of a draft, by its kind. */
 export function musicOf(draft: ExerciseDraft): Made<Music> {
   const { mode, kind } = draft;
-  const timed = { mode, ...(draft.metre ? { metre: draft.metre } : {}) };
-  const made = (music: Music): Made<Music> => ({ kind: 'made', made: music });
+  const timed = timedOf(draft);
   switch (kind) {
     case 'pattern': {
       const read = events(draft.line, 'line', draft);
@@ -69,31 +111,8 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
         lines: read.flatMap((one) => (one.kind === 'made' ? [one.made] : [])),
       });
     }
-    case 'drone': {
-      const held = steps(draft.held, 'held', draft);
-      if (held.kind === 'wrong') return held;
-      const common = {
-        kind,
-        ...timed,
-        held: held.made[0]!,
-        holders: draft.holders,
-        syllable: draft.syllable,
-      };
-      if (draft.overText) {
-        const lines = linesOf(draft.text);
-        if (lines.length === 0) return wrong('text', 'Write the text, one line after the other.');
-        return made({
-          ...common,
-          over: { kind: 'text', offset: 0, lines, beats: draft.textBeats },
-        });
-      }
-      if (draft.holders === 'all') {
-        return wrong('holders', 'When all hold, nobody moves. Choose who holds, or a text.');
-      }
-      const read = events(draft.line, 'line', draft);
-      if (read.kind === 'wrong') return read;
-      return made({ ...common, over: { kind: 'line', notes: read.made } });
-    }
+    case 'drone':
+      return droneOf(draft);
     case 'glide': {
       const read = readSlide(draft.slide, mode);
       if (read.kind === 'problem') {
@@ -106,20 +125,8 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
       if (syllables.length === 0) return wrong('syllables', 'Write at least one syllable.');
       return made({ kind, mode, beats: draft.beats, syllables });
     }
-    case 'chord': {
-      const tones = steps(draft.tones, 'tones', draft);
-      if (tones.kind === 'wrong') return tones;
-      if (tones.made[0] !== 0)
-        return wrong('tones', 'Begin with the root, 1: the lowest part sings it.');
-      return made({
-        kind,
-        mode,
-        tones: tones.made,
-        beats: draft.beats,
-        syllable: draft.syllable,
-        ...(draft.enterApart > 0 ? { apart: draft.enterApart } : {}),
-      });
-    }
+    case 'chord':
+      return chordOf(draft);
     case 'breath': {
       if (draft.counts.in + draft.counts.out === 0) {
         return wrong('counts', 'Count at least one beat in or out.');
