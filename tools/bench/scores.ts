@@ -12,7 +12,7 @@ const names = ['Soprano I', 'Soprano II', 'Alto', 'Tenor', 'Bass I', 'Bass II'];
 const perBar = [8, 8, 9, 9, 8, 8];
 
 /** Six parts of 600 bars with 30,000 notes, words under each. */
-export function longScore(): PieceScore {
+function longScore(): PieceScore {
   const syllables = ['slate', 'lan-', 'tern', 'wa-', 'ter'];
   return {
     title: 'Eighty pages',

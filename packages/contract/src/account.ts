@@ -2,7 +2,7 @@ import { line, uuid } from './common';
 import { z } from './zod';
 
 export const roles = ['director', 'deputy', 'reader'] as const;
-export const roleSchema = z.enum(roles);
+const roleSchema = z.enum(roles);
 export type Role = z.infer<typeof roleSchema>;
 
 const email = z

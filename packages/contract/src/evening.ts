@@ -14,7 +14,7 @@ export const agendaKinds = [
 ] as const;
 
 /** One item of an evening; items follow each other from its start. */
-export const agendaItemSchema = z.object({
+const agendaItemSchema = z.object({
   id: z.string().regex(/^[a-z0-9-]{1,40}$/),
   kind: z.enum(agendaKinds),
   title: line(120),
@@ -34,7 +34,7 @@ export const agendaItemSchema = z.object({
 });
 export type AgendaItem = z.infer<typeof agendaItemSchema>;
 export const mostAgendaItems = 40;
-export const agendaSchema = z
+const agendaSchema = z
   .array(agendaItemSchema)
   .max(mostAgendaItems, `At most ${mostAgendaItems} items in an evening.`)
   .refine(
@@ -43,7 +43,7 @@ export const agendaSchema = z
   );
 
 /** What the place does not allow, of what exercises can need. */
-export const forbidsSchema = z.array(z.enum(placeNeeds)).max(placeNeeds.length);
+const forbidsSchema = z.array(z.enum(placeNeeds)).max(placeNeeds.length);
 const occasion = z.enum(occasions);
 
 /** An evening in the row of dates. */
@@ -57,7 +57,7 @@ export const eveningSummarySchema = z.object({
 export type EveningSummary = z.infer<typeof eveningSummarySchema>;
 
 /** A wish for the next plan: the open target of a piece. */
-export const wishSchema = z.object({
+const wishSchema = z.object({
   piece: uuid,
   title: z.string(),
   ...openTargetSchema.shape,

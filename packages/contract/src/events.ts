@@ -2,7 +2,7 @@ import { uuid } from './common';
 import { z } from './zod';
 
 /** What of a choir can change under somebody's eyes. */
-export const changeKinds = [
+const changeKinds = [
   'choir',
   'members',
   'evenings',

@@ -11,7 +11,7 @@ const count = z.number().min(0).max(64);
 const mode = z.enum(modeNames as readonly [Mode, ...Mode[]]);
 
 /** More notes than this are a piece, not an exercise. */
-export const mostNotes = 400;
+const mostNotes = 400;
 
 const patternNote = z.object({
   offset: semitones,
@@ -28,7 +28,7 @@ const notes = z
   .max(mostNotes, `An exercise has at most ${mostNotes} notes.`)
   .refine((events) => events.some((event) => 'offset' in event), 'A line needs a note.');
 
-export const metreSchema = z.object({
+const metreSchema = z.object({
   beats: z.int().min(1).max(32),
   unit: z.union([z.literal(1), z.literal(2), z.literal(4), z.literal(8), z.literal(16)]),
 });

@@ -4,7 +4,7 @@ import { z } from './zod';
 /** A choir keeps at most as many exercises of its own. */
 export const mostOwnExercises = 2000;
 /** Sent at once when many are stored; a longer list is sent in turns. */
-export const mostExercisesAtOnce = 200;
+const mostExercisesAtOnce = 200;
 
 /** What a choir thinks of an exercise, built in or its own. */
 export const exerciseMarkSchema = z.object({

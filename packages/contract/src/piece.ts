@@ -17,7 +17,7 @@ export const rangesSchema = z
 export type Ranges = z.infer<typeof rangesSchema>;
 
 /** Who sings a line of a score. */
-export const mappingSchema = z.object({
+const mappingSchema = z.object({
   line: z.string().min(1).max(120),
   parts: z.array(partId).max(8),
   octaveLower: z.boolean().optional(),
@@ -35,14 +35,14 @@ const rangesByBarSchema = z
   );
 
 /** A score that a piece rests on: the kept file and who sings which line. */
-export const mappedScoreSchema = z.object({
+const mappedScoreSchema = z.object({
   file: uuid,
   mapping: z.array(mappingSchema).min(1).max(64),
 });
 export type MappedScore = z.infer<typeof mappedScoreSchema>;
 
 /** A score as the server has read it: what it asks bar by bar, and how long it lasts. */
-export const readScoreSchema = mappedScoreSchema.extend({
+const readScoreSchema = mappedScoreSchema.extend({
   byBar: rangesByBarSchema,
   /** As sung, with repeats, at the tempo in the score. */
   seconds: z.number().min(0).max(86_400),

@@ -11,7 +11,7 @@ import { sectionSchema } from './plan';
 import { z } from './zod';
 
 /** A part's letters, as they stand before its lane: «S», «A2». */
-export const partCode = z
+const partCode = z
   .string()
   .trim()
   .regex(
@@ -20,7 +20,7 @@ export const partCode = z
   );
 
 /** A part of a choir with the figures it has while nobody is on record. */
-export const choirPartSchema = z
+const choirPartSchema = z
   .object({
     id: partCode,
     one: line(40),
@@ -54,7 +54,7 @@ export type SaveParts = z.infer<typeof savePartsSchema>;
 const trim = z.object({ top: z.int().min(0).max(12), bottom: z.int().min(0).max(12) });
 
 /** What each condition takes off a comfort. */
-export const trimsSchema: z.ZodType<Trims> = z.object({
+const trimsSchema: z.ZodType<Trims> = z.object({
   conditions: z.object({
     rested: trim,
     'after-work': trim,
@@ -88,7 +88,7 @@ export const voicesSchema = z.object({
 export type Voices = z.infer<typeof voicesSchema>;
 
 const singerStateSchema = z.enum(singerStates);
-export const conditionSchema = z.enum(conditions);
+const conditionSchema = z.enum(conditions);
 
 /** A singer as the roster keeps them. Limits are both there or both unknown. */
 export const singerFieldsSchema = z

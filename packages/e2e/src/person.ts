@@ -82,7 +82,7 @@ export async function newPerson(
 }
 
 /** An evening with nothing on it but a quarter of an hour for the warm-up. */
-export const typedEvening = (date: string): StoreEvening => ({
+const typedEvening = (date: string): StoreEvening => ({
   name: null,
   date,
   start: '19:30',

@@ -9,12 +9,12 @@ import { readMidi } from './midi/read';
 import { readMusicXml } from './musicxml/read';
 
 /** The largest file that is looked into; an exercise needs a few thousand bytes. */
-export const largestFile = 5_000_000;
-export const tooLarge = (size: number): string =>
+const largestFile = 5_000_000;
+const tooLarge = (size: number): string =>
   `This file has ${Math.ceil(size / 1_000_000)} MB; files up to ${largestFile / 1_000_000} MB are read. An exercise needs a few kB.`;
 
 /** The endings of the files that are read. */
-export const readable = ['.musicxml', '.xml', '.mxl', '.mid', '.midi', '.abc', '.json', '.csv'];
+const readable = ['.musicxml', '.xml', '.mxl', '.mid', '.midi', '.abc', '.json', '.csv'];
 
 /** What was in a file: music for one new exercise, or whole exercises. */
 export type ReadFile =

@@ -4,7 +4,7 @@ import type { PitchFrame } from './frame';
 import { settle, silent, type Settled } from './settle';
 
 /** Length of the audio that one frame looks at, and how often a frame is made, in seconds. */
-export const frameTiming = { window: 0.05, hop: 0.01 } as const;
+const frameTiming = { window: 0.05, hop: 0.01 } as const;
 
 /** Below this level there is nothing to hear; below this clarity, no single voice. */
 export const hearing = { quietest: -55, leastClarity: 0.8 } as const;

@@ -5,7 +5,7 @@ export interface Recording {
 }
 
 /** The sampling rates that are read, in samples a second. */
-export const sampleRates = { lowest: 16_000, highest: 48_000 } as const;
+const sampleRates = { lowest: 16_000, highest: 48_000 } as const;
 
 const fourLetters = (view: DataView, at: number): string =>
   String.fromCharCode(...[0, 1, 2, 3].map((i) => view.getUint8(at + i)));

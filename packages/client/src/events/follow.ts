@@ -6,7 +6,7 @@ import { staleAfter } from './stale';
 type Told = ChoirEvent | typeof missedEvents;
 
 /** Marks as stale what a change touches; what is on the screen is fetched at once. */
-export function apply(choir: string, told: Told): void {
+function apply(choir: string, told: Told): void {
   if (told === missedEvents) {
     void queryClient.invalidateQueries({ queryKey: keyOf('showChoir', { choir }) });
     return;

@@ -2,7 +2,7 @@ import { isNote, isPitched, type Music } from './music';
 import type { PlaceNeed, Phase } from './vocabulary';
 
 /** What has to be minded, where it applies; never medical advice (docs/model.md, section 3). */
-export const cautionKinds = [
+const cautionKinds = [
   'pain',
   'lightHead',
   'breathHold',

@@ -1,7 +1,7 @@
 import type { MidiNote, Semitones } from '../units';
 
 /** What a part reads from; the octave clef sounds an octave below what it shows. */
-export const clefs = ['treble', 'octave-treble', 'bass'] as const;
+const clefs = ['treble', 'octave-treble', 'bass'] as const;
 export type Clef = (typeof clefs)[number];
 
 /** Written, not sounding: how far a clef shows a note above where it sounds. */

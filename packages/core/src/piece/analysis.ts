@@ -11,11 +11,9 @@ import {
   type PartStatistics,
 } from './figures';
 import {
-  barNumber,
   beatsAMinute,
   performanceOrder,
   partsOfScore,
-  type PerformanceOrder,
   type Mapping,
   type PartMusic,
 } from './music';
@@ -86,7 +84,7 @@ function wordsAt(music: PartMusic, score: PieceScore, highest: MidiNote): string
 }
 
 /** Syllables as words: those that end in a hyphen go on in the next. */
-export function joinSyllables(syllables: readonly string[]): string {
+function joinSyllables(syllables: readonly string[]): string {
   return syllables.reduce((words, syllable) => {
     if (words.endsWith('-')) return words.slice(0, -1) + syllable;
     return words === '' ? syllable : `${words} ${syllable}`;
@@ -233,14 +231,4 @@ export function foundIn(score: PieceScore): FoundScore {
     guess: guess.map(({ line, parts, octaveLower }) => ({ line: line.id, parts, octaveLower })),
     warnings: score.warnings,
   };
-}
-
-/** The place in the order at which a printed bar is first sung; undefined for a bar that is none. */
-export function placeOfBar(
-  score: PieceScore,
-  order: PerformanceOrder,
-  number: number,
-): number | undefined {
-  const place = order.bars.findIndex((_, i) => barNumber(score, order, i) === number);
-  return place >= 0 ? place : undefined;
 }

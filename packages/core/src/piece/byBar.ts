@@ -4,7 +4,7 @@ import type { RangesByBar } from '../evening/needs';
 import type { PieceScore } from './score/score';
 
 /** The lowest and highest note of each part in each written bar of a score. */
-export function rangesByBar(score: PieceScore, parts: readonly PartMusic[]): RangesByBar {
+function rangesByBar(score: PieceScore, parts: readonly PartMusic[]): RangesByBar {
   return {
     numbers: score.bars.map(({ number }) => number),
     parts: Object.fromEntries(
@@ -21,7 +21,7 @@ export function rangesByBar(score: PieceScore, parts: readonly PartMusic[]): Ran
 }
 
 /** The lowest and highest note of each part over all bars. */
-export function wholeRanges({ parts }: RangesByBar): Record<string, PitchRange> {
+function wholeRanges({ parts }: RangesByBar): Record<string, PitchRange> {
   return Object.fromEntries(
     Object.entries(parts).flatMap(([part, bars]) => {
       const sung = bars.filter((range) => range !== null);

@@ -8,4 +8,4 @@ export * from './listening';
 export * from './music';
 export * from './score';
 export * from './skills';
-export { writtenOrder, type ExcerptWords } from './writtenBars';
+export { type ExcerptWords } from './writtenBars';

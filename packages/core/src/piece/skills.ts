@@ -5,7 +5,7 @@ import { barNumber, type PerformanceOrder, type PieceNote } from './music';
 import type { PieceScore } from './score/score';
 
 /** What in the music asks for a skill. */
-export const demandKinds = [
+const demandKinds = [
   'long phrase',
   'high and long',
   'wide leap',
@@ -16,7 +16,7 @@ export const demandKinds = [
 export type DemandKind = (typeof demandKinds)[number];
 
 /** The skill that each demand trains, by the purposes exercises have. */
-export const skillOfDemand: Readonly<Record<DemandKind, Purpose>> = {
+const skillOfDemand: Readonly<Record<DemandKind, Purpose>> = {
   'long phrase': 'long outflow',
   'high and long': 'top notes',
   'wide leap': 'register change',
@@ -38,7 +38,7 @@ export interface Demand {
 }
 
 /** From where on something is named: seconds, seconds, semitones, notes a second, semitones, seconds. */
-export const demandFrom: Readonly<Record<DemandKind, number>> = {
+const demandFrom: Readonly<Record<DemandKind, number>> = {
   'long phrase': 0,
   'high and long': 2,
   'wide leap': 8,

@@ -10,7 +10,7 @@ import {
 } from './spelling';
 
 /** Accidentals as they are printed after a letter: «♭», «♯♯», or nothing. */
-export const accidentalSign = (accidental: Semitones): string =>
+const accidentalSign = (accidental: Semitones): string =>
   (accidental < 0 ? '♭' : '♯').repeat(Math.abs(accidental));
 
 /** «C♭5»: letter, accidental, octave. */

@@ -4,7 +4,7 @@ import { modes, type Mode } from './mode';
 /** Which spelling a choir prefers where a flat and a sharp one are equally simple. */
 export type AccidentalPreference = 'flats' | 'sharps';
 
-export const letters = ['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const;
+const letters = ['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const;
 export type Letter = (typeof letters)[number];
 
 /** A note as it is written: the letter, its accidentals (−2 to 2 and beyond; sharps positive) and the letter's octave. */

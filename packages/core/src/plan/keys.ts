@@ -70,7 +70,7 @@ function ownPatterns(
 }
 
 /** The ladder problem of a pitched exercise other than a chord. */
-export function ladderProblem(
+function ladderProblem(
   exercise: PlannedExercise,
   choices: SegmentChoices,
   tonight: Tonight,

@@ -41,7 +41,7 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
 }
 
 /** The timing of a segment that is counted in beats of a pattern. */
-export function timingOf(exercise: PlannedExercise, choices: SegmentChoices): PatternTiming {
+function timingOf(exercise: PlannedExercise, choices: SegmentChoices): PatternTiming {
   const pitched = isPitched(exercise.music);
   return {
     talk: choices.talk,

@@ -7,7 +7,7 @@ export interface Estimate {
 }
 
 /** How an estimate is learned and shown (docs/model.md, section 6). */
-export const estimateFigures = {
+const estimateFigures = {
   /** How many observations the prior weighs as. */
   priorWeight: 3,
   /** The prior's spread as a share of its mean. */

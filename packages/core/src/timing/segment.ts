@@ -20,7 +20,7 @@ export interface PatternTiming {
 }
 
 /** When the segment's first note sounds, counted from its start. */
-export function firstNoteAt(timing: PatternTiming): Seconds {
+function firstNoteAt(timing: PatternTiming): Seconds {
   const demonstration = timing.demonstrate ? timing.patternBeats : 0;
   return timing.talk + beatsToSeconds(demonstration + timing.countIn, timing.tempo);
 }

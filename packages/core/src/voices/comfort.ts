@@ -15,7 +15,7 @@ export interface SectionComfort {
 }
 
 /** The share of a section that has to be comfortable on a note, unless the choir says otherwise. */
-export const usualShare = 0.85;
+const usualShare = 0.85;
 
 interface Run {
   readonly range: PitchRange;

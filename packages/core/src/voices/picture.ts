@@ -32,7 +32,7 @@ export interface SectionPicture extends SectionComfort {
 }
 
 /** The band when `wanted` of the singers have to be comfortable. */
-export function bandAt(singers: readonly SingerRange[], wanted: number): BandAt {
+function bandAt(singers: readonly SingerRange[], wanted: number): BandAt {
   const { comfort, suits } = sectionComfort(singers, wanted / singers.length);
   return { wanted, comfort, suits };
 }

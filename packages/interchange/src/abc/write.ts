@@ -20,7 +20,7 @@ import { fileNote } from '../musicxml/fields';
 const sharpOrder = 'FCGDAEB';
 
 /** What the signature does to a letter: 1 sharp, −1 flat, 0 nothing. */
-export function signatureOf(letter: string, signature: number): number {
+function signatureOf(letter: string, signature: number): number {
   const order = signature > 0 ? sharpOrder : [...sharpOrder].reverse().join('');
   return order.slice(0, Math.abs(signature)).includes(letter) ? Math.sign(signature) : 0;
 }

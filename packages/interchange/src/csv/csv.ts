@@ -16,7 +16,7 @@ import { notes as collect, refuse, type Notes } from '../common/found';
 import type { FoundExercises } from '../json/json';
 
 /** The columns of a list, in their order. «line» is the pattern as it is typed. */
-export const listColumns = [
+const listColumns = [
   'name',
   'phase',
   'kind',

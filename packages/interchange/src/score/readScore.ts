@@ -6,12 +6,12 @@ import { readScoreMidi } from './midi';
 import { readScoreXml } from './musicxml';
 
 /** The largest file that is looked into; 80 pages have about 15 MB when they are not compressed. */
-export const largestScore = 20_000_000;
-export const scoreTooLarge = (size: number): string =>
+const largestScore = 20_000_000;
+const scoreTooLarge = (size: number): string =>
   `This file has ${Math.ceil(size / 1_000_000)} MB; scores up to ${largestScore / 1_000_000} MB are read. Save it as compressed MusicXML, or without pictures and sound.`;
 
 /** The endings of the files that are read as scores. */
-export const readableScores = ['.musicxml', '.xml', '.mxl', '.mid', '.midi'];
+const readableScores = ['.musicxml', '.xml', '.mxl', '.mid', '.midi'];
 
 const startsWith = (bytes: Uint8Array, ...head: readonly number[]): boolean =>
   head.every((byte, i) => bytes[i] === byte);

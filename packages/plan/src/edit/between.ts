@@ -55,7 +55,7 @@ export function editsBetween(from: PlanDocument, to: PlanDocument): PlanEdit[] |
 }
 
 /** What an edit touches, as words that are equal where two edits touch the same. */
-export function touchedBy(edit: PlanEdit): readonly string[] {
+function touchedBy(edit: PlanEdit): readonly string[] {
   switch (edit.kind) {
     case 'add':
       return [`there ${edit.segment.id}`];

@@ -13,7 +13,7 @@ import type { Choir } from '../db/entities/choir';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from '../db/entities/pieces';
 
 /** The file a demo piece ships as: MusicXML, compressed where its name says so. */
-export function demoFile({ file, score }: DemoScore): Buffer {
+function demoFile({ file, score }: DemoScore): Buffer {
   const xml = writeScoreXml(score);
   return Buffer.from(file.endsWith('.mxl') ? compress(xml) : new TextEncoder().encode(xml));
 }

@@ -71,7 +71,7 @@ export interface Route<Account = unknown, Choir = unknown> {
 const rank = (role: Role): number => roles.length - roles.indexOf(role);
 
 /** Whether a member with this role may call what is open from a role on. */
-export const isAtLeast = (role: Role, least: Role): boolean => rank(role) >= rank(least);
+const isAtLeast = (role: Role, least: Role): boolean => rank(role) >= rank(least);
 
 /**
  * Refuses whoever may not call, before anything that was sent is looked at. A stranger is told no

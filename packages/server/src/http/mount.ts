@@ -27,7 +27,7 @@ import {
 } from './endpoint';
 import { notFound } from './problem';
 
-export const sessionCookie = 'wide_fern_session';
+const sessionCookie = 'wide_fern_session';
 
 /** What the routes rest on that this folder knows nothing of. */
 export interface Mounting<Account, Choir> {

@@ -74,7 +74,7 @@ const plural = (count: number, one: string, more: string): string =>
   `${countInWords(count)} ${count === 1 ? one : more}`;
 
 const stepWords: Readonly<Record<number, string>> = { 1: 'by semitone', 2: 'by tone' };
-export const stepInWords = (step: number): string =>
+const stepInWords = (step: number): string =>
   stepWords[step] ?? `by ${countInWords(step)} semitones`;
 
 /** What is repeated in a segment, in words: «seven keys», «four rounds». */

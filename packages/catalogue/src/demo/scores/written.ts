@@ -9,7 +9,7 @@ import {
 } from '@wide-fern/core';
 
 /** The voices of a demo piece, the highest first. */
-export const voiceNames = ['S', 'A', 'T', 'B'] as const;
+const voiceNames = ['S', 'A', 'T', 'B'] as const;
 export type VoiceName = (typeof voiceNames)[number];
 
 /**
@@ -42,7 +42,7 @@ const midiOf = (name: string): number => {
 };
 
 /** The notes of a voice with its words. */
-export function notesOf(piece: WrittenPiece, name: VoiceName, voice = '1'): StaffNote[] {
+function notesOf(piece: WrittenPiece, name: VoiceName, voice = '1'): StaffNote[] {
   const { words, voices } = piece;
   const syllables = (typeof words === 'string' ? words : words[name]).trim().split(/\s+/);
   const notes: StaffNote[] = [];

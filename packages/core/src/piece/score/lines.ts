@@ -91,7 +91,7 @@ const parted = new WeakMap<Staff, TwoParts>();
  * Parts a staff that two parts share: by voices where a bar has two, by stems where they tell, by
  * the notes of a chord otherwise; a single note is sung by both.
  */
-export function twoParts(staff: Staff): TwoParts {
+function twoParts(staff: Staff): TwoParts {
   const found = parted.get(staff) ?? partStaff(staff);
   parted.set(staff, found);
   return found;

@@ -4,7 +4,7 @@ import { problem } from '../../http/problem';
 import type { ScoreToRead } from './thread';
 
 /** How long a score may take, how much memory, how many at once, and how many may wait. */
-export const analysisLimits = {
+const analysisLimits = {
   milliseconds: 20_000,
   megabytes: 512,
   atOnce: 2,

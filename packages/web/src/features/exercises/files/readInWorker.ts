@@ -3,7 +3,7 @@ import { transfer } from 'comlink';
 import type { FileReading, ReadingApi } from './reading.worker';
 
 /** The largest file that is looked into, as the reader says it too. */
-export const largestFile = 5_000_000;
+const largestFile = 5_000_000;
 /** A file that takes longer is not read; the worker itself may take a while to be fetched. */
 const longest = 2000;
 const longestFetch = 10_000;

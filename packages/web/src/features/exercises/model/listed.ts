@@ -17,7 +17,7 @@ export interface Listed extends Choosable {
   readonly seconds: Seconds;
 }
 
-export const noMark: ExerciseMark = { favourite: false, hidden: false, note: '' };
+const noMark: ExerciseMark = { favourite: false, hidden: false, note: '' };
 
 /** What depends on the exercise alone is worked out once, however often the list is made; its words when somebody first searches. */
 const lengths = new WeakMap<Exercise, Seconds>();

@@ -9,7 +9,7 @@ import type {
 import { call, eveningsQuery, pieceQuery, piecesQuery, queryClient } from '@wide-fern/client';
 
 /** What other views hold of pieces is old now: the list, and what evenings ask. */
-export async function piecesChanged(choir: string): Promise<void> {
+async function piecesChanged(choir: string): Promise<void> {
   await Promise.all([
     queryClient.invalidateQueries({ queryKey: piecesQuery(choir).queryKey, exact: true }),
     queryClient.invalidateQueries({ queryKey: eveningsQuery(choir).queryKey }),

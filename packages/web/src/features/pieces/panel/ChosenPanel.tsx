@@ -21,7 +21,7 @@ const mostEngraved = 16;
 const acts = ['make an exercise', 'mark trouble', 'what the figures suggest'] as const;
 
 /** The places of printed bars in the score. */
-export function placesOf(
+function placesOf(
   analysis: PieceAnalysis,
   { from, to }: ChosenBars,
 ): readonly [from: number, to: number] {

@@ -14,7 +14,7 @@ import { curvePath, type PitchAxis } from './geometry';
 import { Grip } from '../../../ui/Grip';
 import { useDrag } from '../../../ui/useDrag';
 
-export const curveBox = { top: 26, bottom: 138, height: 158 } as const;
+const curveBox = { top: 26, bottom: 138, height: 158 } as const;
 
 /** How many are comfortable on each note, the level that is wanted, and the band that it makes. */
 export function ShareCurve({

@@ -10,7 +10,7 @@ import {
 import Papa from 'papaparse';
 
 /** The most that is read at once: far more than a roster needs. */
-export const csvLimits = { bytes: 2_000_000, rows: 2001 } as const;
+const csvLimits = { bytes: 2_000_000, rows: 2001 } as const;
 
 /** A list as it was pasted or read, in cells. */
 export interface Cells {

@@ -3,7 +3,7 @@ import { readRosterRow, type RosterPart, type RosterRow } from '@wide-fern/core'
 import type { ReadList } from './keptList';
 
 /** What to do with a row whose name is on the roster already. */
-export const sameNameWays = ['change', 'add', 'skip'] as const;
+const sameNameWays = ['change', 'add', 'skip'] as const;
 export type SameName = (typeof sameNameWays)[number];
 
 /** A row of a list as it would be stored. */

@@ -1,1 +1,0 @@
-export { ormConfig } from './orm.config';
