@@ -2,18 +2,8 @@ import { isNote, isPitched, type Music } from './music';
 import type { PlaceNeed, Phase } from './vocabulary';
 
 /** What has to be minded, where it applies; never medical advice (docs/model.md, section 3). */
-const cautionKinds = [
-  'pain',
-  'lightHead',
-  'breathHold',
-  'neck',
-  'jaw',
-  'cold',
-  'balance',
-  'loud',
-  'changing',
-] as const;
-export type Caution = (typeof cautionKinds)[number];
+export type Caution =
+  'pain' | 'lightHead' | 'breathHold' | 'neck' | 'jaw' | 'cold' | 'balance' | 'loud' | 'changing';
 
 /** Words of moving or touching, and the places that bear little of it. */
 const onNeck =

@@ -1,8 +1,7 @@
 import type { MidiNote, Semitones } from '../units';
 
 /** What a part reads from; the octave clef sounds an octave below what it shows. */
-const clefs = ['treble', 'octave-treble', 'bass'] as const;
-export type Clef = (typeof clefs)[number];
+export type Clef = 'treble' | 'octave-treble' | 'bass';
 
 /** Written, not sounding: how far a clef shows a note above where it sounds. */
 export const clefShift = (clef: Clef): Semitones => (clef === 'octave-treble' ? 12 : 0);

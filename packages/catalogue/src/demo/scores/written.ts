@@ -9,8 +9,7 @@ import {
 } from '@wide-fern/core';
 
 /** The voices of a demo piece, the highest first. */
-const voiceNames = ['S', 'A', 'T', 'B'] as const;
-export type VoiceName = (typeof voiceNames)[number];
+export type VoiceName = 'S' | 'A' | 'T' | 'B';
 
 /**
  * A piece of the demo as it is written down: each voice bar by bar, a note as its name and its

@@ -3,8 +3,7 @@ import { readRosterRow, type RosterPart, type RosterRow } from '@wide-fern/core'
 import type { ReadList } from './keptList';
 
 /** What to do with a row whose name is on the roster already. */
-const sameNameWays = ['change', 'add', 'skip'] as const;
-export type SameName = (typeof sameNameWays)[number];
+export type SameName = 'change' | 'add' | 'skip';
 
 /** A row of a list as it would be stored. */
 export interface PreviewRow {
