@@ -169,6 +169,23 @@ interface Growing extends PieceNote {
   pieces: { place: number; seconds: Seconds }[];
 }
 
+/** A note that is tied on, and the voice that holds it. */
+interface Tied {
+  readonly note: Growing;
+  readonly voice: string;
+}
+
+/**
+ * Takes out the note that goes on at this moment. Several voices of a line may hold the same pitch
+ * until then: the same voice's before another's.
+ */
+function takeTied(waiting: Tied[], voice: string, at: Quarters): Growing | undefined {
+  const ending = waiting.filter(({ note }) => Math.abs(note.to - at) < sameTime);
+  const tied = ending.find((one) => one.voice === voice) ?? ending[0];
+  if (tied) waiting.splice(waiting.indexOf(tied), 1);
+  return tied?.note;
+}
+
 /** One line as it is sung, in the order in which its notes begin. */
 function sungLine(notes: readonly StaffNote[], line: number, order: PerformanceOrder): PieceNote[] {
   const byBar = new Map<number, StaffNote[]>();
@@ -179,7 +196,7 @@ function sungLine(notes: readonly StaffNote[], line: number, order: PerformanceO
   }
   const sung: Growing[] = [];
   /** Notes that are tied on, by pitch. */
-  const open = new Map<number, Growing[]>();
+  const open = new Map<number, Tied[]>();
   order.bars.forEach(({ bar, from, starts }, place) => {
     for (const note of byBar.get(bar) ?? []) {
       const { midi } = note;
@@ -187,12 +204,8 @@ function sungLine(notes: readonly StaffNote[], line: number, order: PerformanceO
       const begun = starts + order.within(bar, note.at);
       const to = begins + note.quarters;
       const ends = starts + order.within(bar, note.at + note.quarters);
-      const waiting = open.get(midi);
-      // Two voices of a line may hold the same pitch: the one that ends here goes on.
-      const held = note.tieStop
-        ? (waiting?.findIndex((one) => Math.abs(one.to - begins) < sameTime) ?? -1)
-        : -1;
-      const [before] = held >= 0 ? waiting!.splice(held, 1) : [];
+      const waiting = open.get(midi) ?? [];
+      const before = note.tieStop ? takeTied(waiting, note.voice, begins) : undefined;
       let now: Growing;
       if (before) {
         now = before;
@@ -206,8 +219,8 @@ function sungLine(notes: readonly StaffNote[], line: number, order: PerformanceO
         sung.push(now);
       }
       if (note.tieStart) {
-        const others = waiting?.filter((one) => one.to > begins + sameTime) ?? [];
-        open.set(midi, [...others, now]);
+        const others = waiting.filter((one) => one.note.to > begins + sameTime);
+        open.set(midi, [...others, { note: now, voice: note.voice }]);
       }
     }
   });

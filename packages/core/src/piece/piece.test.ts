@@ -3,7 +3,7 @@ import { readingOfScore } from './byBar';
 import { excerpt, trebleTonic } from './excerpt';
 import { comfortStatistics, barDifficulty, sungPart } from './figures';
 import { pieceProgramme } from './listening';
-import { beatsAMinute, performanceOrder, partsOfScore, type PartMusic } from './music';
+import { beatsAMinute, performanceOrder, partsOfScore, sungNotesOf, type PartMusic } from './music';
 import { partsOfChoir } from './score/guess';
 import { nameSays } from './score/names';
 import type { PieceScore, StaffNote } from './score/score';
@@ -453,5 +453,30 @@ describe('everything a piece asks', () => {
       },
     });
     expect([ranges, seconds]).toEqual([{ S: [67, 79], B: [43, 48] }, 8]);
+  });
+});
+
+describe('two voices of a line that hold the same pitch', () => {
+  it('go on each by itself where both are tied over at once', () => {
+    const { score } = scoreOf({ Soprano: [[67, 4]] });
+    const note = (voice: string, at: number, quarters: number, tie: object): StaffNote => ({
+      bar: 0,
+      midi: 67,
+      voice,
+      at,
+      quarters,
+      ...tie,
+    });
+    const line = [
+      note('2', 0, 1, { tieStart: true }),
+      note('1', 0.5, 0.5, { tieStart: true }),
+      note('1', 1, 2, { tieStop: true }),
+      note('2', 1, 1, { tieStop: true }),
+    ];
+    const sung = sungNotesOf({ part: 'S', lines: [line] }, performanceOrder(score));
+    expect(sung.map(({ from, to }) => [from, to])).toEqual([
+      [0, 2],
+      [0.5, 3],
+    ]);
   });
 });
