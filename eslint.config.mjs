@@ -46,11 +46,10 @@ export default tseslint.config(
     files: [
       'evenings/DatesPage',
       'exercises/editor/{Editor,LineEditor,MusicFields}',
-      'pieces/{ScoreView,drawing/BarStrip,form/PieceForm,read/MapScore,read/ReadScorePage}',
+      'pieces/{drawing/BarStrip,read/MapScore,read/ReadScorePage}',
       'plan/{PlanView,drawing/Weave}',
-      'tonight/TonightBands',
       'voices/{drawing/ShareCurve,panel/CheckPanel,panel/SectionCheckPanel,parts/PartsForm}',
-      'voices/roster/{MapList,RosterPage,SingerForm}',
+      'voices/roster/{MapList,SingerForm}',
       '../music/keys/KeyStrip',
     ].map((file) => join('packages/web/src/features', `${file}.tsx`)),
     rules: {

@@ -3,7 +3,7 @@ import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { gzipSync } from 'node:zlib';
 import { firstLoads } from './firstLoad';
-import { sourcesHash } from './sources';
+import { shipped, sourcesHash } from './sources';
 
 /** A folder that is gone after the test. */
 function folder(files: Readonly<Record<string, string>>): string {
@@ -22,10 +22,7 @@ afterAll(() => {
 
 describe('whether the build is up to date', () => {
   const packages = Object.fromEntries(
-    ['core', 'contract', 'catalogue', 'server', 'web'].map((name) => [
-      `packages/${name}/src/index.ts`,
-      name,
-    ]),
+    shipped.map((name) => [`packages/${name}/src/index.ts`, name]),
   );
   const project = () => folder({ 'package-lock.json': '{}', ...packages });
 

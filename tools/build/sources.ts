@@ -3,7 +3,7 @@ import { readdirSync, readFileSync } from 'node:fs';
 import { join, relative } from 'node:path';
 
 /** Every package that ships. */
-const folders = [
+export const shipped = [
   'catalogue',
   'client',
   'contract',
@@ -33,7 +33,7 @@ function* filesBelow(folder: string): Generator<string> {
 /** One hash of everything the build is made from: sources, their settings, the packages in use. */
 export function sourcesHash(root: string): string {
   const hash = createHash('sha256').update(readFileSync(join(root, 'package-lock.json')));
-  for (const folder of folders) {
+  for (const folder of shipped) {
     for (const path of filesBelow(join(root, 'packages', folder))) {
       hash.update(relative(root, path)).update(readFileSync(path));
     }

@@ -6,11 +6,10 @@ import { useHere } from '../../here/session';
 import { Label } from '../../ui/words';
 import { ChosenPanel } from './panel/ChosenPanel';
 import { HowSung } from './panel/HowSung';
-import { PartLane } from './drawing/PartLane';
+import { AskedOfPart } from './drawing/AskedOfPart';
 import { BarStrip } from './drawing/BarStrip';
 import type { ChosenBars } from './model/bars';
-import { hueOf } from '../../ui/color';
-import { partFacts, pieceSentence } from '@wide-fern/words';
+import { pieceSentence } from '@wide-fern/words';
 import { useChosenBars } from './model/useChosenBars';
 import type { Asks } from './score/messages';
 import type { ScoreWorker } from './score/scoreWorker';
@@ -82,7 +81,6 @@ export function ScoreView({
     1,
     ...analysis.parts.flatMap(({ figures }) => Object.values(figures.histogram)),
   );
-  const placeOf = (part: string) => sections.findIndex(({ id }) => id === part);
   const columns = Math.max(1, Math.min(4, Math.floor(width / 290)));
   const shown: ChosenBars | undefined = chosen && {
     from: Math.min(chosen.from, analysis.bars.at(-1)!.number),
@@ -103,49 +101,15 @@ export function ScoreView({
         rowGap="14px"
         mb="8px"
       >
-        {analysis.parts.map((part, i) => {
-          const place = placeOf(part.part);
-          return (
-            <Flex
-              key={part.part}
-              gap="8px"
-              position="relative"
-              borderLeftWidth={i % columns === 0 ? 0 : '1px'}
-              pl={i % columns === 0 ? 0 : '6px'}
-            >
-              <Box
-                position="absolute"
-                left={i % columns === 0 ? 0 : '12px'}
-                top="-2px"
-                fontSize="18px"
-                fontWeight={700}
-                style={{ color: hueOf(part.part, place) }}
-                aria-hidden="true"
-              >
-                {part.part}
-              </Box>
-              <PartLane
-                part={part}
-                band={sections[place]!}
-                place={place}
-                longest={longest}
-                accidentals={choir.accidentals}
-              />
-              <Box as="ul" listStyleType="none" fontSize="13px" lineHeight="17px">
-                {partFacts(part, choir.accidentals).map(({ words, matters }) => (
-                  <Box as="li" key={words} fontWeight={matters ? 650 : 400} mb="4px">
-                    {words}
-                  </Box>
-                ))}
-                {part.highestWords && (
-                  <Box as="li" color="inkSoft" lineClamp={2}>
-                    highest on “{part.highestWords}”
-                  </Box>
-                )}
-              </Box>
-            </Flex>
-          );
-        })}
+        {analysis.parts.map((part, i) => (
+          <AskedOfPart
+            key={part.part}
+            part={part}
+            sections={sections}
+            longest={longest}
+            isFirst={i % columns === 0}
+          />
+        ))}
       </Box>
       <Label mb="2px">
         How hard each bar is for each part. Open wedges: outside tonight’s band. On top: your own

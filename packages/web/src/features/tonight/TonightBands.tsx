@@ -3,19 +3,11 @@ import type { AccidentalPreference } from '@wide-fern/core';
 import { color } from '../../ui/color';
 import { EveningBand } from '../../music/lanes/EveningBand';
 import { timeAxis, lanes } from '../../music/lanes/geometry';
-import { GutterLine } from '../../music/lanes/GutterLine';
 import { LaneShape } from '../../music/lanes/LaneShape';
 import { MinuteScale } from '../../music/lanes/MinuteScale';
 import { type EvaluatedPlan, decidingNeed } from '@wide-fern/plan';
-import {
-  keyPath,
-  leftInWords,
-  strideInWords,
-  wordingFor,
-  type Clock,
-  lengthInFigures,
-} from '@wide-fern/words';
-import { nameLines } from './nameLines';
+import { leftInWords, type Clock } from '@wide-fern/words';
+import { SegmentNames } from './SegmentNames';
 import { SvgText } from '../../ui/SvgText';
 
 const rows = { clock: 10, evening: 16, eveningEnd: 62, fanEnd: 86, names: 86, lane: 134 } as const;
@@ -89,58 +81,18 @@ export function TonightBands({
         accidentals={accidentals}
         labelX={narrow ? 2 : 8}
       />
-      {plan.segments.map((evaluated) => {
-        const { segment, computed } = evaluated;
-        const from = axis.x(computed.placed.from);
-        const to = axis.x(computed.placed.to);
-        const room = to - from;
-        const { name } = segment.exercise;
-        const wording = wordingFor(sections, segment, accidentals);
-        const path = keyPath(computed.keys, wording) || strideInWords(segment);
-        const length = lengthInFigures(computed.placed.shown);
-        const { size, lines } = nameLines(name, room);
-        // Two lines of name leave one for the length.
-        const foot = rows.names + (lines.length > 1 ? 42 : 38);
-        return (
-          <g key={segment.id}>
-            <title>{`${name}, ${length}`}</title>
-            <line x1={to} x2={to} y1={rows.names} y2={bottom} stroke={color('line')} />
-            {lines.map((line, i) => (
-              <SvgText
-                key={line}
-                x={from + 7}
-                y={rows.names + (lines.length > 1 ? 14 + i * 14 : 20)}
-                size={size}
-                isName
-                ink="ink"
-              >
-                {line}
-              </SvgText>
-            ))}
-            {lines.length < 2 && room > path.length * 6 + length.length * 6 + 20 ? (
-              <>
-                <SvgText x={from + 7} y={foot}>
-                  {path}
-                </SvgText>
-                <SvgText x={to - 7} y={foot} textAnchor="end">
-                  {length}
-                </SvgText>
-              </>
-            ) : (
-              room > 34 && (
-                <SvgText x={from + 7} y={foot}>
-                  {length}
-                </SvgText>
-              )
-            )}
-            <GutterLine
-              evaluated={evaluated}
-              axis={axis}
-              y={(lane!.y(band.comfort[0]) + lane!.y(band.comfort[1])) / 2}
-            />
-          </g>
-        );
-      })}
+      {plan.segments.map((evaluated) => (
+        <SegmentNames
+          key={evaluated.segment.id}
+          evaluated={evaluated}
+          sections={sections}
+          accidentals={accidentals}
+          axis={axis}
+          top={rows.names}
+          bottom={bottom}
+          middle={(lane!.y(band.comfort[0]) + lane!.y(band.comfort[1])) / 2}
+        />
+      ))}
       {plan.segments.length > 0 && (
         <line
           x1={end}

@@ -1,17 +1,17 @@
-import { Box, Field, Flex, Input, Textarea } from '@chakra-ui/react';
+import { Box, Field, Flex, Textarea } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
-import { type Section, noteName } from '@wide-fern/core';
+import type { Section } from '@wide-fern/core';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
-import { hueOf } from '../../../ui/color';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
 import { useKeptDraft } from '../../../ui/useKeptDraft';
-import { Label, Name, WordLink } from '../../../ui/words';
+import { Name, WordLink } from '../../../ui/words';
 import { storePiece } from '../model/changes';
 import { draftOf, readDraft, type DraftErrors, type PieceDraft } from './pieceDraft';
+import { RangeFields } from './RangeFields';
 
 /** A piece's words, and each part's lowest and highest note where no score was read. */
 export function PieceForm({
@@ -81,53 +81,7 @@ export function PieceForm({
         <Box display="grid" gap="12px">
           {text('title', 'Title')}
           {!hasScore && (
-            <Box>
-              <Label mb="4px">
-                Lowest and highest note of each part, like E♭4 and F5; middle C is C4
-              </Label>
-              <Box
-                display="grid"
-                gridTemplateColumns="40px 100px 100px 1fr"
-                gap="6px"
-                alignItems="center"
-              >
-                {sections.map(({ id, many, comfort }, place) => {
-                  const [low, high] = draft.ranges[id] ?? ['', ''];
-                  const change = (range: readonly [string, string]) =>
-                    set({ ranges: { ...draft.ranges, [id]: range } });
-                  return (
-                    <Box key={id} display="contents">
-                      <Box fontWeight={700} style={{ color: hueOf(id, place) }}>
-                        {id}
-                      </Box>
-                      <Input
-                        size="sm"
-                        bg="sheet"
-                        aria-label={`${many}, lowest note`}
-                        aria-invalid={errors[id] !== undefined}
-                        placeholder={noteName(comfort[0], choir.accidentals)}
-                        value={low}
-                        maxLength={8}
-                        onChange={(event) => change([event.currentTarget.value, high])}
-                      />
-                      <Input
-                        size="sm"
-                        bg="sheet"
-                        aria-label={`${many}, highest note`}
-                        aria-invalid={errors[id] !== undefined}
-                        placeholder={noteName(comfort[1], choir.accidentals)}
-                        value={high}
-                        maxLength={8}
-                        onChange={(event) => change([low, event.currentTarget.value])}
-                      />
-                      <Box color="brick" fontSize="13px" role={errors[id] ? 'alert' : undefined}>
-                        {errors[id]}
-                      </Box>
-                    </Box>
-                  );
-                })}
-              </Box>
-            </Box>
+            <RangeFields draft={draft} sections={sections} errors={errors} onChange={set} />
           )}
           <Flex gap="12px">
             {text('composer', 'Composer')}

@@ -1,15 +1,12 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { listInWords, stateWords } from '@wide-fern/words';
-import { noteName, type PitchRange } from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
-import { useHere } from '../../../here/session';
-import { hueOf } from '../../../ui/color';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
 import { usePageHeight } from '../../../ui/useSize';
 import { Label, Name, WordLink } from '../../../ui/words';
 import { SingerForm } from './SingerForm';
+import { SingerRow } from './SingerRow';
 import { WithRoster, type RosterData } from './WithRoster';
 
 /** The whole roster: everyone who sings, by name, also those on leave. */
@@ -17,11 +14,7 @@ export default function RosterPage() {
   return <WithRoster>{(data) => <Roster {...data} />}</WithRoster>;
 }
 
-const range = (of: PitchRange | null, accidentals: 'flats' | 'sharps'): string =>
-  of ? `${noteName(of[0], accidentals)}–${noteName(of[1], accidentals)}` : 'not known';
-
 function Roster({ singers, parts }: RosterData) {
-  const { choir } = useHere();
   const pageHeight = usePageHeight();
   const [wanted, setWanted] = useState('');
   /** A singer’s id, or «new». */
@@ -104,54 +97,12 @@ function Roster({ singers, parts }: RosterData) {
           keyOf={({ id }) => id}
         >
           {(singer) => (
-            <Box
-              asChild
-              w="100%"
-              h="31px"
-              display="flex"
-              alignItems="center"
-              gap="12px"
-              borderBottomWidth="1px"
-              textAlign="left"
-              fontSize="13px"
-              bg={singer.id === opened ? 'fern/13' : undefined}
-              color={singer.onLeave ? 'inkSoft' : 'ink'}
-            >
-              <button type="button" onClick={() => setOpened(singer.id)}>
-                <Box
-                  as="span"
-                  w="32px"
-                  fontWeight={700}
-                  style={{
-                    color: hueOf(
-                      singer.part,
-                      parts.findIndex(({ id }) => id === singer.part),
-                    ),
-                  }}
-                >
-                  {singer.part}
-                </Box>
-                <Box as="span" flex="2" minW={0} truncate fontSize="15px">
-                  {singer.name}
-                </Box>
-                <Box as="span" w="76px" whiteSpace="nowrap">
-                  {range(singer.comfort, choir.accidentals)}
-                </Box>
-                <Box as="span" w="76px" whiteSpace="nowrap" color="inkSoft" hideBelow="md">
-                  {range(singer.reach, choir.accidentals)}
-                </Box>
-                <Box as="span" flex="2" minW={0} truncate color="inkSoft" hideBelow="md">
-                  {[
-                    singer.onLeave ? 'on leave' : '',
-                    ...singer.states.map((state) => stateWords[state]),
-                    singer.also.length > 0 ? `also ${listInWords(singer.also)}` : '',
-                    singer.notes,
-                  ]
-                    .filter((words) => words !== '')
-                    .join(' · ')}
-                </Box>
-              </button>
-            </Box>
+            <SingerRow
+              singer={singer}
+              place={parts.findIndex(({ id }) => id === singer.part)}
+              isOpen={singer.id === opened}
+              onOpen={() => setOpened(singer.id)}
+            />
           )}
         </LongList>
         <Label mt="12px">
