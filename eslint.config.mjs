@@ -1,4 +1,3 @@
-import { join } from 'node:path';
 import js from '@eslint/js';
 import hooks from 'eslint-plugin-react-hooks';
 import tseslint from 'typescript-eslint';
@@ -38,22 +37,6 @@ export default tseslint.config(
     files: ['**/*.tsx'],
     rules: {
       'max-lines-per-function': ['error', { max: 150, skipBlankLines: true, skipComments: true }],
-    },
-  },
-  {
-    // Longer than they should be, each waiting to have what it reckons moved beside it. Nothing is
-    // added to this list.
-    files: [
-      'evenings/DatesPage',
-      'exercises/editor/{Editor,LineEditor,MusicFields}',
-      'pieces/{drawing/BarStrip,read/MapScore,read/ReadScorePage}',
-      'plan/{PlanView,drawing/Weave}',
-      'voices/{drawing/ShareCurve,panel/CheckPanel,panel/SectionCheckPanel,parts/PartsForm}',
-      'voices/roster/{MapList,SingerForm}',
-      '../music/keys/KeyStrip',
-    ].map((file) => join('packages/web/src/features', `${file}.tsx`)),
-    rules: {
-      'max-lines-per-function': ['error', { max: 260, skipBlankLines: true, skipComments: true }],
     },
   },
   {

@@ -1,3 +1,4 @@
+export { cellInWords } from './cell';
 export { edgesInWords } from './edges';
 export { movesInWords } from './moves';
 export { decidingInWords, reasonsInWords } from './reasons';

@@ -1,12 +1,6 @@
-import {
-  type Section,
-  noteInKey,
-  tonicName,
-  type Fit,
-  type KeyColumn,
-  type Move,
-} from '@wide-fern/core';
-import { countInWords, semitonesInWords, type Wording } from '@wide-fern/words';
+import { Box } from '@chakra-ui/react';
+import type { Fit, KeyColumn, Move, Section } from '@wide-fern/core';
+import { cellInWords, type Wording } from '@wide-fern/words';
 import { color } from '../../ui/color';
 
 /** The measures of a key strip's cell, in pixels. */
@@ -26,7 +20,7 @@ const wedge = (x: number, base: number, way: 1 | -1): string =>
   `M${x - 4} ${base} L${x + 4} ${base} L${x} ${base + 4 * way} Z`;
 
 /** What one part does in one of the ladder's keys, or how it would lie off the ladder. */
-export function CellShape({
+function CellShape({
   fit,
   move,
   usual,
@@ -77,27 +71,64 @@ export function CellShape({
   );
 }
 
-const roomInWords = (room: number, end: 'above' | 'below'): string => {
-  if (room < 0) return `${semitonesInWords(-room)} ${end} the comfort`;
-  return room === 0 ? `no room ${end}` : `room of ${countInWords(room)} ${end}`;
-};
-
-/** A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.» */
-export function cellInWords(
-  band: Section,
-  { tonic, fits }: KeyColumn,
-  move: Move | undefined,
-  wording: Wording,
-): string {
-  const fit = fits[band.id]!;
-  const key = tonicName(tonic, wording.mode, wording.accidentals);
-  const who = band.many.charAt(0).toUpperCase() + band.many.slice(1);
-  if (move === 'rest') return `${who} rest on ${key}.`;
-  if (move !== undefined && move !== band.octave) {
-    return `${who} on ${key}: an octave ${move < band.octave ? 'down' : 'up'}.`;
-  }
-  const name = (note: number) => noteInKey(note, tonic, wording.mode, wording.accidentals);
-  const span = `${name(fit.low)} to ${name(fit.high)}`;
-  if (fit.state === 'out') return `${who} on ${key}: ${span}, out of reach.`;
-  return `${who} on ${key}: ${span}, ${roomInWords(fit.roomAbove, 'above')}, ${roomInWords(fit.roomBelow, 'below')}.`;
+/** A cell of the strip: one part in one key. */
+export function Cell({
+  place,
+  band,
+  column,
+  move,
+  wording,
+  hue,
+  isFocused,
+  isEntry,
+  onPoint,
+}: {
+  /** «row-column», by which it is found and focused. */
+  readonly place: string;
+  readonly band: Section;
+  readonly column: KeyColumn;
+  readonly move: Move | undefined;
+  readonly wording: Wording;
+  readonly hue: string;
+  readonly isFocused: boolean;
+  /** Nothing has the focus yet: the Tab key comes in here. */
+  readonly isEntry: boolean;
+  readonly onPoint: () => void;
+}) {
+  const isSung = move !== undefined && move !== 'rest';
+  return (
+    <Box
+      role="gridcell"
+      data-cell={place}
+      aria-label={cellInWords(band, column, move, wording)}
+      tabIndex={isFocused || isEntry ? 0 : -1}
+      onFocus={onPoint}
+      onMouseEnter={onPoint}
+      w={`${cell.width}px`}
+      h={`${cell.height}px`}
+      pr="1px"
+      outlineOffset="-2px"
+    >
+      <svg width={cell.width - 1} height={cell.height} aria-hidden="true">
+        <rect
+          width={cell.width - 1}
+          height={cell.height}
+          fill={isSung ? hue : color('paper')}
+          opacity={isSung ? 0.085 : 1}
+        />
+        <CellShape fit={column.fits[band.id]!} move={move} usual={band.octave} hue={hue} />
+        {isFocused && (
+          <rect
+            x={1}
+            y={1}
+            width={cell.width - 3}
+            height={cell.height - 2}
+            fill="none"
+            stroke={color('fern')}
+            strokeWidth={2}
+          />
+        )}
+      </svg>
+    </Box>
+  );
 }

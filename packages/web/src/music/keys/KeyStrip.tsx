@@ -3,16 +3,17 @@ import {
   type Section,
   keyStrip,
   patternOf,
-  tonicName,
   type Ladder,
   type Move,
   type SegmentKeys,
 } from '@wide-fern/core';
-import { type Wording } from '@wide-fern/words';
+import { cellInWords, type Wording } from '@wide-fern/words';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
-import { color, hueOf } from '../../ui/color';
-import { keyRange } from './keyRange';
-import { cell, cellInWords, CellShape } from './KeyCell';
+import { hueOf } from '../../ui/color';
+import { cellAfterKey, keyRange } from './keyRange';
+import { LadderLine } from './LadderLine';
+import { Starts } from './Starts';
+import { cell, Cell } from './KeyCell';
 
 type LadderKeys = Extract<SegmentKeys, { kind: 'ladder' }>;
 
@@ -45,13 +46,12 @@ export function KeyStrip({
   /** What is said of the start, right below the strip. */
   readonly children: ReactNode;
 }) {
-  const { problem, best, sung } = keys;
+  const { problem, sung } = keys;
   const [focused, setFocused] = useState<{ row: number; column: number }>();
   const grid = useRef<HTMLDivElement>(null);
   const most = Math.max(5, Math.floor((width - 26) / cell.width));
   const columns = keyStrip(sections, (part) => patternOf(problem, part), keyRange(keys, most));
   const first = columns[0]!.tonic;
-  const bestStart = best.kind === 'ladder' ? best.start : undefined;
   const column = (tonic: number) => (tonic - first) * cell.width + cell.width / 2;
   const line = (sung?.tonics ?? []).map((tonic) => column(tonic));
   const pointed = focused && {
@@ -60,89 +60,27 @@ export function KeyStrip({
   };
 
   const moveFocus = (event: KeyboardEvent) => {
-    const steps: Record<string, [number, number]> = {
-      ArrowLeft: [0, -1],
-      ArrowRight: [0, 1],
-      ArrowUp: [-1, 0],
-      ArrowDown: [1, 0],
-    };
-    const step = steps[event.key];
-    if (!step || event.shiftKey) return;
+    if (event.shiftKey) return;
+    const to = cellAfterKey(event.key, focused ?? { row: 0, column: 0 }, {
+      rows: sections.length,
+      columns: columns.length,
+    });
+    if (!to) return;
     event.preventDefault();
-    const from = focused ?? { row: 0, column: 0 };
-    const to = {
-      row: Math.min(sections.length - 1, Math.max(0, from.row + step[0])),
-      column: Math.min(columns.length - 1, Math.max(0, from.column + step[1])),
-    };
     setFocused(to);
     grid.current?.querySelector<HTMLElement>(`[data-cell="${to.row}-${to.column}"]`)?.focus();
   };
 
   return (
     <Box>
-      <Flex pl="26px" aria-label="Starts" role="group">
-        {columns.map(({ tonic }) => {
-          const isOn = sung?.tonics.includes(tonic) ?? false;
-          const key = tonicName(tonic, wording.mode, wording.accidentals);
-          const isStart = sung?.start === tonic;
-          return (
-            <Box
-              as="button"
-              key={tonic}
-              aria-label={`Start on ${key}${tonic === bestStart ? ', the best start' : ''}`}
-              aria-pressed={isStart}
-              {...{ disabled: !mayEdit }}
-              onClick={() => onStart(tonic)}
-              w={`${cell.width}px`}
-              pt="7px"
-              position="relative"
-              fontSize="13px"
-              textAlign="center"
-              fontWeight={isOn ? 700 : 400}
-              color={isOn ? 'ink' : 'inkSoft'}
-              cursor={mayEdit ? 'pointer' : 'default'}
-              _hover={mayEdit ? { color: 'fern' } : {}}
-            >
-              {tonic === bestStart && (
-                <Box
-                  as="span"
-                  position="absolute"
-                  top="1px"
-                  left="12px"
-                  w="6px"
-                  h="6px"
-                  borderRadius="50%"
-                  bg="fern"
-                />
-              )}
-              {key}
-            </Box>
-          );
-        })}
-      </Flex>
-      <svg
-        width={26 + columns.length * cell.width}
-        height={18}
-        aria-hidden="true"
-        style={{ display: 'block' }}
-      >
-        <g transform="translate(26 0)" stroke={color('fern')} fill={color('fern')}>
-          <polyline points={line.map((x) => `${x},9`).join(' ')} strokeWidth={1.6} fill="none" />
-          {line.map((x, i) => (
-            <circle key={i} cx={x} cy={9} r={2.6} stroke="none" />
-          ))}
-          {line.length > 0 && (
-            <circle cx={line[0]} cy={9} r={5.5} fill={color('sheet')} strokeWidth={1.8} />
-          )}
-          {line.length > 1 && (
-            <path
-              d={arrowAt(line[line.length - 1]!, line[line.length - 2]!)}
-              strokeWidth={1.6}
-              fill="none"
-            />
-          )}
-        </g>
-      </svg>
+      <Starts
+        tonics={columns.map(({ tonic }) => tonic)}
+        keys={keys}
+        wording={wording}
+        mayEdit={mayEdit}
+        onStart={onStart}
+      />
+      <LadderLine width={26 + columns.length * cell.width} line={line} />
       <Box
         ref={grid}
         role="grid"
@@ -161,52 +99,20 @@ export function KeyStrip({
             >
               {band.id}
             </Box>
-            {columns.map((each, i) => {
-              const move = movesAt(sung, each.tonic, band.id);
-              const isFocused = focused?.row === row && focused.column === i;
-              const hue = hueOf(band.id, row);
-              return (
-                <Box
-                  key={each.tonic}
-                  role="gridcell"
-                  data-cell={`${row}-${i}`}
-                  aria-label={cellInWords(band, each, move, wording)}
-                  tabIndex={(focused ? isFocused : row === 0 && i === 0) ? 0 : -1}
-                  onFocus={() => setFocused({ row, column: i })}
-                  onMouseEnter={() => setFocused({ row, column: i })}
-                  w={`${cell.width}px`}
-                  h={`${cell.height}px`}
-                  pr="1px"
-                  outlineOffset="-2px"
-                >
-                  <svg width={cell.width - 1} height={cell.height} aria-hidden="true">
-                    <rect
-                      width={cell.width - 1}
-                      height={cell.height}
-                      fill={move !== undefined && move !== 'rest' ? hue : color('paper')}
-                      opacity={move !== undefined && move !== 'rest' ? 0.085 : 1}
-                    />
-                    <CellShape
-                      fit={each.fits[band.id]!}
-                      move={move}
-                      usual={band.octave}
-                      hue={hue}
-                    />
-                    {isFocused && (
-                      <rect
-                        x={1}
-                        y={1}
-                        width={cell.width - 3}
-                        height={cell.height - 2}
-                        fill="none"
-                        stroke={color('fern')}
-                        strokeWidth={2}
-                      />
-                    )}
-                  </svg>
-                </Box>
-              );
-            })}
+            {columns.map((each, i) => (
+              <Cell
+                key={each.tonic}
+                place={`${row}-${i}`}
+                band={band}
+                column={each}
+                move={movesAt(sung, each.tonic, band.id)}
+                wording={wording}
+                hue={hueOf(band.id, row)}
+                isFocused={focused?.row === row && focused.column === i}
+                isEntry={focused === undefined && row === 0 && i === 0}
+                onPoint={() => setFocused({ row, column: i })}
+              />
+            ))}
           </Flex>
         ))}
       </Box>
@@ -223,10 +129,4 @@ export function KeyStrip({
       </Box>
     </Box>
   );
-}
-
-/** A small arrow head at the ladder's last key, pointing the way it moved. */
-function arrowAt(x: number, before: number): string {
-  const way = x >= before ? 1 : -1;
-  return `M${x - 4 * way} 4 L${x + 2 * way} 9 L${x - 4 * way} 14`;
 }

@@ -29,3 +29,27 @@ export function keyRange({ problem, best, sung }: LadderKeys, most: number): Pit
   }
   return [low, high];
 }
+
+/** A cell of a strip of keys. */
+export interface CellPlace {
+  readonly row: number;
+  readonly column: number;
+}
+
+/** The cell an arrow leads to, held within the strip; undefined for other keys. */
+export function cellAfterKey(
+  key: string,
+  { row, column }: CellPlace,
+  size: { readonly rows: number; readonly columns: number },
+): CellPlace | undefined {
+  const steps: Readonly<Record<string, readonly [number, number]>> = {
+    ArrowLeft: [0, -1],
+    ArrowRight: [0, 1],
+    ArrowUp: [-1, 0],
+    ArrowDown: [1, 0],
+  };
+  const step = steps[key];
+  if (!step) return undefined;
+  const held = (at: number, count: number) => Math.min(count - 1, Math.max(0, at));
+  return { row: held(row + step[0], size.rows), column: held(column + step[1], size.columns) };
+}

@@ -1,4 +1,7 @@
 import {
+  noteName,
+  type AccidentalPreference,
+  type PitchRange,
   type Section,
   partsOfChoir,
   type FoundLine,
@@ -94,3 +97,43 @@ export function withParts(
     octaveLower: isLow ? draft.octaveLower : { ...draft.octaveLower, [line]: false },
   };
 }
+
+/** The parts nobody is asked to sing, and how many lines are asked about. */
+export function whoSings<T extends Pick<Section, 'id'>>(
+  found: FoundScore,
+  draft: MappingDraft,
+  sections: readonly T[],
+): { readonly nobody: readonly T[]; readonly asked: number } {
+  const mapping = mappingOf(found, draft);
+  return {
+    nobody: sections.filter(({ id }) => mapping.every(({ parts }) => !parts.includes(id))),
+    asked: mapping.length,
+  };
+}
+
+/** What has to be said before a score can be kept; undefined when nothing has. */
+export function missingIn(
+  title: string,
+  found: FoundScore,
+  draft: MappingDraft,
+  sections: readonly Pick<Section, 'id'>[],
+): string | undefined {
+  if (title.trim() === '') return 'Write the title first.';
+  return whoSings(found, draft, sections).nobody.length === sections.length
+    ? 'Say at least for one line who sings it.'
+    : undefined;
+}
+
+/** «Sopranos D4 to A5 · Basses G2 to D4» */
+export const rangesInWords = (
+  ranges: Readonly<Record<string, PitchRange | undefined>>,
+  sections: readonly Pick<Section, 'id' | 'many'>[],
+  accidentals: AccidentalPreference,
+): string =>
+  sections
+    .flatMap(({ id, many }) => {
+      const range = ranges[id];
+      if (!range) return [];
+      return [`${many} ${range.map((note) => noteName(note, accidentals)).join(' to ')}`];
+    })
+    .join(' · ');

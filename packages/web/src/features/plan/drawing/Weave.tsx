@@ -42,6 +42,77 @@ function ChordLines({
   });
 }
 
+interface Upright {
+  readonly at: number;
+  readonly stroke: string;
+  readonly strokeWidth?: number;
+  readonly strokeDasharray?: string;
+  readonly opacity?: number;
+}
+
+/** The lines through all lanes: the edges, where the plan ends, where it should, and the moment pointed at. */
+function uprights(
+  plan: EvaluatedPlan,
+  { axis }: PlanLayout,
+  moment: number | undefined,
+): Upright[] {
+  const { segments, total, allotted } = plan;
+  const isOver = isTooLong(plan);
+  return [
+    { at: axis.left, stroke: color('line') },
+    { at: axis.right, stroke: color('line') },
+    ...(segments.length > 0
+      ? [{ at: axis.x(total), stroke: color(isOver ? 'brick' : 'fern'), strokeWidth: 2 }]
+      : []),
+    ...(isOver ? [{ at: axis.x(allotted), stroke: color('brick'), strokeDasharray: '4 3' }] : []),
+    ...(moment === undefined ? [] : [{ at: axis.x(moment), stroke: color('fern'), opacity: 0.8 }]),
+  ];
+}
+
+/** The time of one segment through all lanes; choosing it is clicking anywhere in it. */
+function Column({
+  evaluated,
+  layout,
+  parts,
+  isChosen,
+  onChoose,
+}: {
+  readonly evaluated: Evaluated;
+  readonly layout: PlanLayout;
+  readonly parts: readonly string[];
+  readonly isChosen: boolean;
+  readonly onChoose: () => void;
+}) {
+  const { axis, weaveTop, height } = layout;
+  const { placed } = evaluated.computed;
+  const [from, to] = [axis.x(placed.from), axis.x(placed.to)];
+  return (
+    <g>
+      <line x1={to} x2={to} y1={weaveTop} y2={height} stroke={color('line')} />
+      <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
+      <ChordLines evaluated={evaluated} layout={layout} parts={parts} />
+      <rect
+        x={from}
+        y={weaveTop}
+        width={Math.max(0, to - from)}
+        height={height - weaveTop}
+        fill={isChosen ? color('fern') : 'transparent'}
+        opacity={isChosen ? 0.06 : 1}
+        onClick={onChoose}
+        style={{ cursor: 'pointer' }}
+      />
+      {isChosen && (
+        <path
+          d={`M${from} ${height} V${weaveTop} M${to} ${weaveTop} V${height}`}
+          stroke={color('fern')}
+          strokeWidth={1.5}
+          fill="none"
+        />
+      )}
+    </g>
+  );
+}
+
 /** The evening, the warm-up's clock and the range weave: everything that happens when, on one axis. */
 export function Weave({
   plan,
@@ -76,8 +147,6 @@ export function Weave({
     const x = clientX - currentTarget.getBoundingClientRect().left;
     setMoment(x >= axis.left && x <= axis.right ? axis.at(x) : undefined);
   };
-  const end = axis.x(plan.total);
-  const over = isTooLong(plan);
   return (
     <svg
       width={layout.width}
@@ -123,78 +192,27 @@ export function Weave({
           labelX={layout.margin}
         />
       ))}
-      {plan.segments.map((evaluated) => {
-        const { segment, computed } = evaluated;
-        const from = axis.x(computed.placed.from);
-        const to = axis.x(computed.placed.to);
-        const isChosen = segment.id === chosen;
-        return (
-          <g key={segment.id}>
-            <line x1={to} x2={to} y1={layout.weaveTop} y2={layout.height} stroke={color('line')} />
-            <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
-            <ChordLines evaluated={evaluated} layout={layout} parts={parts} />
-            <rect
-              x={from}
-              y={layout.weaveTop}
-              width={Math.max(0, to - from)}
-              height={layout.height - layout.weaveTop}
-              fill={isChosen ? color('fern') : 'transparent'}
-              opacity={isChosen ? 0.06 : 1}
-              onClick={() => onChoose(segment.id)}
-              style={{ cursor: 'pointer' }}
-            />
-            {isChosen && (
-              <path
-                d={`M${from} ${layout.height} V${layout.weaveTop} M${to} ${layout.weaveTop} V${layout.height}`}
-                stroke={color('fern')}
-                strokeWidth={1.5}
-                fill="none"
-              />
-            )}
-          </g>
-        );
-      })}
-      {[axis.left, axis.right].map((x) => (
-        <line
-          key={x}
-          x1={x}
-          x2={x}
-          y1={layout.weaveTop}
-          y2={layout.height}
-          stroke={color('line')}
+      {plan.segments.map((evaluated) => (
+        <Column
+          key={evaluated.segment.id}
+          evaluated={evaluated}
+          layout={layout}
+          parts={parts}
+          isChosen={evaluated.segment.id === chosen}
+          onChoose={() => onChoose(evaluated.segment.id)}
         />
       ))}
-      {plan.segments.length > 0 && (
+      {uprights(plan, layout, moment).map(({ at, ...drawn }) => (
         <line
-          x1={end}
-          x2={end}
+          key={`${drawn.stroke} ${drawn.opacity ?? 1} ${at}`}
+          x1={at}
+          x2={at}
           y1={layout.weaveTop}
           y2={layout.height}
-          stroke={color(over ? 'brick' : 'fern')}
-          strokeWidth={2}
-        />
-      )}
-      {over && (
-        <line
-          x1={axis.x(plan.allotted)}
-          x2={axis.x(plan.allotted)}
-          y1={layout.weaveTop}
-          y2={layout.height}
-          stroke={color('brick')}
-          strokeDasharray="4 3"
-        />
-      )}
-      {moment !== undefined && (
-        <line
-          x1={axis.x(moment)}
-          x2={axis.x(moment)}
-          y1={layout.weaveTop}
-          y2={layout.height}
-          stroke={color('fern')}
-          opacity={0.8}
           pointerEvents="none"
+          {...drawn}
         />
-      )}
+      ))}
     </svg>
   );
 }

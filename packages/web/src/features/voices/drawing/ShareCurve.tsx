@@ -10,7 +10,7 @@ import {
 import { useId, type KeyboardEvent } from 'react';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
-import { curvePath, type PitchAxis } from './geometry';
+import { curvePath, levelAfterKey, type PitchAxis } from './geometry';
 import { Grip } from '../../../ui/Grip';
 import { useDrag } from '../../../ui/useDrag';
 
@@ -39,28 +39,12 @@ export function ShareCurve({
 }) {
   const dots = useId();
   const { top, bottom } = curveBox;
-  const { singers, wanted, comfort, easy, around } = picture;
+  const { singers, wanted, comfort, easy } = picture;
   const y = (count: number): number => bottom - (count / singers) * (bottom - top);
   const want = (count: number) => onWanted(Math.min(singers, Math.max(1, count)));
-  const level = useDrag(({ y: at }) =>
-    want(Math.round(((bottom - at) / (bottom - top)) * singers)),
-  );
+  const count = (at: number) => Math.round(((bottom - at) / (bottom - top)) * singers);
   const lowEdge = useDrag(({ x }) => want(wantedForEdge(here, 'low', axis.note(x))));
   const highEdge = useDrag(({ x }) => want(wantedForEdge(here, 'high', axis.note(x - 1))));
-  const keys = (event: KeyboardEvent) => {
-    const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[event.key];
-    const to =
-      by !== undefined
-        ? wanted + by
-        : event.key === 'Home'
-          ? 1
-          : event.key === 'End'
-            ? singers
-            : undefined;
-    if (to === undefined) return;
-    event.preventDefault();
-    want(to);
-  };
   const [from, to] = [axis.x(comfort[0]), axis.x(comfort[1] + 1)];
   const narrow = axis.left < 150;
   return (
@@ -105,64 +89,26 @@ export function ShareCurve({
           nobody
         </SvgText>
       )}
-      <g
-        {...level}
-        role="slider"
-        tabIndex={0}
-        aria-label="Singers for whom a note has to be easy"
-        aria-valuemin={1}
-        aria-valuemax={singers}
-        aria-valuenow={wanted}
-        aria-valuetext={`${wanted} of ${singers}; ${rangeInFigures(comfort, accidentals)}`}
-        aria-orientation="vertical"
-        onKeyDown={keys}
-      >
-        <rect x={0} y={y(wanted) - 12} width={axis.right} height={24} fill="transparent" />
-        <line
-          x1={axis.left}
-          x2={axis.right}
-          y1={y(wanted)}
-          y2={y(wanted)}
-          stroke={color('fern')}
-          strokeWidth={1.5}
-        />
-        <Grip x={axis.left - 6} y={y(wanted)} lying />
-        <SvgText
-          x={axis.left - 20}
-          y={y(wanted) + 4}
-          size={13}
-          weight={650}
-          ink="fern"
-          textAnchor="end"
-        >
-          {narrow ? `${wanted}/${singers}` : `wanted: ${wanted} of ${singers}`}
-        </SvgText>
-      </g>
+      <Level
+        picture={picture}
+        axis={axis}
+        narrow={narrow}
+        accidentals={accidentals}
+        y={y(wanted)}
+        countAt={count}
+        onWanted={want}
+      />
       {[from, to].map((x) => (
         <circle key={x} cx={x} cy={y(wanted)} r={4} fill={color('fern')} />
       ))}
-      {!narrow &&
-        around.map(({ wanted: count, comfort: band, suits }, i) => (
-          <g key={count} onClick={() => want(count)} style={{ cursor: 'pointer' }}>
-            <SvgText
-              x={0}
-              y={84 + 18 * i}
-              weight={count === wanted ? 650 : 400}
-              ink={count === wanted ? 'ink' : 'inkSoft'}
-            >
-              {i === 0 ? `easy for ${count}:` : `for ${count}:`}
-            </SvgText>
-            <SvgText
-              x={axis.left - 12}
-              y={84 + 18 * i}
-              textAnchor="end"
-              weight={count === wanted ? 650 : 400}
-              ink={count === wanted ? 'ink' : 'inkSoft'}
-            >
-              {suits ? rangeInFigures(band, accidentals) : 'no note'}
-            </SvgText>
-          </g>
-        ))}
+      {!narrow && (
+        <Around
+          picture={picture}
+          right={axis.left - 12}
+          accidentals={accidentals}
+          onWanted={want}
+        />
+      )}
       {(
         [
           ['low', from, lowEdge],
@@ -178,5 +124,93 @@ export function ShareCurve({
         </g>
       ))}
     </svg>
+  );
+}
+
+/** The level that is wanted, as a line that is dragged or moved by keys. */
+function Level({
+  picture: { singers, wanted, comfort },
+  axis,
+  narrow,
+  accidentals,
+  y,
+  countAt,
+  onWanted,
+}: {
+  readonly picture: SectionPicture;
+  readonly axis: PitchAxis;
+  readonly narrow: boolean;
+  readonly accidentals: AccidentalPreference;
+  readonly y: number;
+  /** How many singers a height stands for. */
+  readonly countAt: (y: number) => number;
+  readonly onWanted: (wanted: number) => void;
+}) {
+  const drag = useDrag(({ y: at }) => onWanted(countAt(at)));
+  const keys = (event: KeyboardEvent) => {
+    const to = levelAfterKey(event.key, wanted, singers);
+    if (to === undefined) return;
+    event.preventDefault();
+    onWanted(to);
+  };
+  return (
+    <g
+      {...drag}
+      role="slider"
+      tabIndex={0}
+      aria-label="Singers for whom a note has to be easy"
+      aria-valuemin={1}
+      aria-valuemax={singers}
+      aria-valuenow={wanted}
+      aria-valuetext={`${wanted} of ${singers}; ${rangeInFigures(comfort, accidentals)}`}
+      aria-orientation="vertical"
+      onKeyDown={keys}
+    >
+      <rect x={0} y={y - 12} width={axis.right} height={24} fill="transparent" />
+      <line x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={color('fern')} strokeWidth={1.5} />
+      <Grip x={axis.left - 6} y={y} lying />
+      <SvgText x={axis.left - 20} y={y + 4} size={13} weight={650} ink="fern" textAnchor="end">
+        {narrow ? `${wanted}/${singers}` : `wanted: ${wanted} of ${singers}`}
+      </SvgText>
+    </g>
+  );
+}
+
+/** The bands that other levels make, beside the curve. */
+function Around({
+  picture: { around, wanted },
+  right,
+  accidentals,
+  onWanted,
+}: {
+  readonly picture: SectionPicture;
+  readonly right: number;
+  readonly accidentals: AccidentalPreference;
+  readonly onWanted: (wanted: number) => void;
+}) {
+  return (
+    <>
+      {around.map(({ wanted: count, comfort: band, suits }, i) => (
+        <g key={count} onClick={() => onWanted(count)} style={{ cursor: 'pointer' }}>
+          <SvgText
+            x={0}
+            y={84 + 18 * i}
+            weight={count === wanted ? 650 : 400}
+            ink={count === wanted ? 'ink' : 'inkSoft'}
+          >
+            {i === 0 ? `easy for ${count}:` : `for ${count}:`}
+          </SvgText>
+          <SvgText
+            x={right}
+            y={84 + 18 * i}
+            textAnchor="end"
+            weight={count === wanted ? 650 : 400}
+            ink={count === wanted ? 'ink' : 'inkSoft'}
+          >
+            {suits ? rangeInFigures(band, accidentals) : 'no note'}
+          </SvgText>
+        </g>
+      ))}
+    </>
   );
 }

@@ -72,3 +72,11 @@ export function namedNotes(axis: PitchAxis, edges: readonly MidiNote[]): MidiNot
     (note) => [0, 5, 9].includes(note % 12) && edges.every((edge) => Math.abs(edge - note) >= room),
   );
 }
+
+/** The level a key brings the wanted number of singers to; undefined for other keys. */
+export function levelAfterKey(key: string, wanted: number, singers: number): number | undefined {
+  if (key === 'Home') return 1;
+  if (key === 'End') return singers;
+  const by = { ArrowUp: 1, ArrowRight: 1, ArrowDown: -1, ArrowLeft: -1 }[key];
+  return by === undefined ? undefined : Math.min(singers, Math.max(1, wanted + by));
+}

@@ -1,79 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
-import type { KeepChecks } from '@wide-fern/contract';
-import {
-  beginSectionCheck,
-  foundForSinger,
-  nextNote,
-  noteName,
-  stillSinging,
-  tick,
-  turnAround,
-  usualStart,
-  withReachKept,
-  type SectionCheck,
-} from '@wide-fern/core';
-import { useState } from 'react';
-import { messageOf, queryClient, call, choirQuery } from '@wide-fern/client';
+import { nextNote, noteName, tick, turnAround } from '@wide-fern/core';
+import { rangeInWords } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { Label, Name, WordButton } from '../../../ui/words';
-import { keptSectionChecks } from '../model/keptOnDevice';
-import { rangeInWords } from '@wide-fern/words';
+import { useSectionCheck } from '../model/useSectionCheck';
 import { giveNote } from '../tone/tone';
-import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
+import type { PanelProps } from './props';
 
 /** A whole section checked as in a rehearsal: all sing up together, who drops out is ticked off, then down. */
 export function SectionCheckPanel({ section, onOpen }: PanelProps) {
-  const { choir, account } = useHere();
-  const { accidentals } = choir;
-  const { part, rows } = section;
-  const here = rows.filter(({ away }) => !away);
-  const of = `${choir.id}:${part.id}`;
-  const begin = () =>
-    beginSectionCheck(
-      here.map(({ singer }) => singer.id),
-      usualStart(part.comfort),
-    );
-  const [past, setPast] = useState<readonly SectionCheck[]>([]);
-  const [check, setCheck] = useState<SectionCheck>(
-    () => keptSectionChecks.read(account.id, of) ?? begin(),
-  );
-  const change = (next: SectionCheck) => {
-    if (next === check) return;
-    setPast([...past.slice(-100), check]);
-    setCheck(next);
-    keptSectionChecks.keep(account.id, of, next);
-  };
-  const undo = () => {
-    const before = past[past.length - 1];
-    if (!before) return;
-    setPast(past.slice(0, -1));
-    setCheck(before);
-    keptSectionChecks.keep(account.id, of, before);
-  };
-  const keep = useMutation({
-    mutationFn: (body: KeepChecks) => call('keepChecks', { params: { choir: choir.id }, body }),
-    onSuccess: async () => {
-      keptSectionChecks.keep(account.id, of, undefined);
-      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
-      onOpen('section');
-    },
-  });
-  const known = new Map(rows.map((row) => [row.singer.id, row.singer]));
-  const found = check.singers.flatMap((id) => {
-    const singer = known.get(id);
-    const comfort = check.way === 'done' && singer ? foundForSinger(check, id) : undefined;
-    if (!singer || !comfort) return [];
-    const before =
-      singer.comfort && singer.reach ? { comfort: singer.comfort, reach: singer.reach } : undefined;
-    return [{ singer, ...withReachKept(comfort, before) }];
-  });
-  const singing = stillSinging(check);
-  const isOut = (id: string) => !singing.includes(id);
+  const { accidentals } = useHere().choir;
+  const { part } = section;
+  const { check, found, singerOf, isOut, change, undo, canUndo, beginAgain, keep } =
+    useSectionCheck(section, () => onOpen('section'));
   useShortcuts(
     [
       { keys: 'n', words: 'next note', match: letter('n'), act: () => change(nextNote(check)) },
@@ -106,29 +49,16 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
             )}
           </LongList>
           <Flex gap="16px" align="center" mt="12px">
-            <MainButton
-              disabled={keep.isPending || found.length === 0}
-              onClick={() =>
-                keep.mutate({
-                  checks: found.map(({ singer, comfort, reach }) => ({
-                    singer: singer.id,
-                    comfort,
-                    reach,
-                    lightTop: null,
-                    means: 'section',
-                  })),
-                })
-              }
-            >
+            <MainButton disabled={keep.isBusy || found.length === 0} onClick={keep.found}>
               Keep what is found
             </MainButton>
-            <WordButton onClick={undo} disabled={past.length === 0}>
+            <WordButton onClick={undo} disabled={!canUndo}>
               undo
             </WordButton>
           </Flex>
-          {keep.isError && (
+          {keep.failed && (
             <Box role="alert" color="brick" fontSize="13px" mt="8px">
-              {messageOf(keep.error)}
+              {keep.failed}
             </Box>
           )}
         </>
@@ -142,7 +72,7 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
               {noteName(check.note, accidentals)}
             </Name>
             <Label>
-              {singing.length} of {check.singers.length} still sing
+              {check.singers.filter((id) => !isOut(id)).length} of {check.singers.length} still sing
             </Label>
           </Flex>
           <Flex gap="8px" wrap="wrap" mb="12px">
@@ -153,7 +83,7 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
               {check.way === 'up' ? 'Now down' : 'That is all'}
             </QuietButton>
             <WordButton onClick={() => void giveNote(check.note)}>hear (h)</WordButton>
-            <WordButton onClick={undo} disabled={past.length === 0}>
+            <WordButton onClick={undo} disabled={!canUndo}>
               undo (u)
             </WordButton>
           </Flex>
@@ -176,7 +106,7 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
                     color={isOut(id) ? 'inkSoft' : 'ink'}
                     textDecoration={isOut(id) ? 'line-through' : undefined}
                   >
-                    {known.get(id)?.name ?? 'left the section'}
+                    {singerOf(id)?.name ?? 'left the section'}
                   </Box>
                   {isOut(id) && (
                     <Box as="span" color="inkSoft" fontSize="13px">
@@ -194,13 +124,7 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
           </Label>
         </>
       )}
-      <WordButton
-        fontSize="13px"
-        mt="12px"
-        onClick={() => {
-          change(begin());
-        }}
-      >
+      <WordButton fontSize="13px" mt="12px" onClick={beginAgain}>
         begin again
       </WordButton>
     </Box>

@@ -1,24 +1,22 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { ChoirPart, SaveParts } from '@wide-fern/contract';
-import { arrangements, octaveSteps, rangeEnds, type OctaveStep } from '@wide-fern/core';
+import { arrangements } from '@wide-fern/core';
 import { useState } from 'react';
 import { ApiError, messageOf, queryClient, voicesQuery, call, choirQuery } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
-import { FormField } from '../../../ui/FormField';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
-import { newPartForm, readParts, toPartForm, type PartForm } from './partForm';
-
-const octaveWords: Readonly<Record<OctaveStep, string>> = {
-  12: 'an octave above the tonic given',
-  0: 'where the tonic is given',
-  [-12]: 'an octave below it',
-  [-24]: 'two octaves below it',
-};
-const octaveOptions = octaveSteps.map((step) => ({ value: String(step), word: octaveWords[step] }));
-const endOptions = rangeEnds.map((value) => ({ value, word: `told by its ${value}` }));
+import { PartFields } from './PartFields';
+import {
+  newPartForm,
+  partMoved,
+  partsLeft,
+  readParts,
+  toPartForm,
+  type PartForm,
+} from './partForm';
 
 /** Two to eight parts with their usual figures: begin with a usual set, change what is different here. */
 export function PartsForm({
@@ -45,19 +43,11 @@ export function PartsForm({
     },
     onError: (error) => {
       if (!(error instanceof ApiError)) return;
-      const gone = Object.keys(error.fields).flatMap((field) =>
-        field.startsWith('moves.') ? [field.slice('moves.'.length)] : [],
-      );
-      setLeft([...new Set([...left, ...gone])]);
+      setLeft([...new Set([...left, ...partsLeft(error.fields)])]);
     },
   });
   const change = (at: number, more: Partial<PartForm>) =>
     setForms(forms.map((form, i) => (i === at ? { ...form, ...more } : form)));
-  const swap = (at: number, by: number) => {
-    const next = [...forms];
-    next.splice(at + by, 0, ...next.splice(at, 1));
-    setForms(next);
-  };
   const submit = () => {
     const read = readParts(forms);
     setWrong(read.kind === 'wrong' ? read.fields : {});
@@ -79,83 +69,19 @@ export function PartsForm({
           ))}
         </Flex>
       )}
-      {forms.map((form, i) => {
-        const field = (name: keyof PartForm, label: string, width: string) => (
-          <Box w={width}>
-            <FormField
-              label={label}
-              size="sm"
-              disabled={!mayChange}
-              value={form[name]}
-              error={wrong[`${i}.${name}`]}
-              onChange={(event) => change(i, { [name]: event.currentTarget.value })}
-            />
-          </Box>
-        );
-        return (
-          <Box
-            key={i}
-            as="fieldset"
-            borderTopWidth="1px"
-            py="12px"
-            aria-label={`Part ${i + 1}: ${form.many}`}
-          >
-            <Flex gap="12px" wrap="wrap" align="flex-start">
-              {field('id', 'Letters', '72px')}
-              {field('one', 'One is a', '150px')}
-              {field('many', 'Several are', '150px')}
-              {field('comfortLow', 'Easy from', '84px')}
-              {field('comfortHigh', 'Easy to', '84px')}
-              {field('reachLow', 'Reach from', '84px')}
-              {field('reachHigh', 'Reach to', '84px')}
-              {field('changeLow', 'Change from', '92px')}
-              {field('changeHigh', 'Change to', '92px')}
-              <Box w="230px">
-                <SelectField
-                  label="Sings"
-                  options={octaveOptions}
-                  disabled={!mayChange}
-                  value={form.octave}
-                  onChange={(event) => change(i, { octave: event.currentTarget.value })}
-                />
-              </Box>
-              <Box w="150px">
-                <SelectField
-                  label="In a suggestion"
-                  options={endOptions}
-                  disabled={!mayChange}
-                  value={form.end}
-                  onChange={(event) => {
-                    const found = rangeEnds.find((end) => end === event.currentTarget.value);
-                    if (found) change(i, { end: found });
-                  }}
-                />
-              </Box>
-            </Flex>
-            {mayChange && (
-              <Flex gap="16px" mt="4px">
-                <WordButton fontSize="13px" disabled={i === 0} onClick={() => swap(i, -1)}>
-                  higher
-                </WordButton>
-                <WordButton
-                  fontSize="13px"
-                  disabled={i === forms.length - 1}
-                  onClick={() => swap(i, 1)}
-                >
-                  lower
-                </WordButton>
-                <WordButton
-                  fontSize="13px"
-                  disabled={forms.length <= 2}
-                  onClick={() => setForms(forms.filter((_, at) => at !== i))}
-                >
-                  take out
-                </WordButton>
-              </Flex>
-            )}
-          </Box>
-        );
-      })}
+      {forms.map((form, i) => (
+        <PartFields
+          key={i}
+          form={form}
+          place={i}
+          of={forms.length}
+          wrong={wrong}
+          mayChange={mayChange}
+          onChange={(more) => change(i, more)}
+          onMove={(by) => setForms(partMoved(forms, i, by))}
+          onTakeOut={() => setForms(forms.filter((_, at) => at !== i))}
+        />
+      ))}
       {left.map((code) => (
         <Box key={code} w="340px" my="8px">
           <SelectField

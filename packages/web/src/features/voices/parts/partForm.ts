@@ -105,3 +105,16 @@ export function readParts(forms: readonly PartForm[]): PartsResult {
   }
   return { kind: 'wrong', fields };
 }
+
+/** The parts with one of them a place higher or lower. */
+export function partMoved<T>(forms: readonly T[], at: number, by: 1 | -1): T[] {
+  const next = [...forms];
+  next.splice(at + by, 0, ...next.splice(at, 1));
+  return next;
+}
+
+/** The codes of parts that would go although singers sing them, from what the server refused. */
+export const partsLeft = (refused: Readonly<Record<string, string>>): string[] =>
+  Object.keys(refused).flatMap((field) =>
+    field.startsWith('moves.') ? [field.slice('moves.'.length)] : [],
+  );

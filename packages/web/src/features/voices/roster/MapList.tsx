@@ -1,13 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { ChoirPart, Singer, StoreSingers } from '@wide-fern/contract';
-import {
-  columnHeadings,
-  noteNamings,
-  rosterColumns,
-  type NoteNaming,
-  type RosterColumn,
-} from '@wide-fern/core';
 import { useDeferredValue, useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf, queryClient, singersQuery, call, choirQuery } from '@wide-fern/client';
@@ -15,20 +8,11 @@ import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
 import { Label } from '../../../ui/words';
+import { Tick } from '../../../ui/Tick';
+import { ColumnChoices, HowWritten } from './ColumnChoices';
 import { keepList, type ReadList } from './keptList';
 import { PreviewList } from './PreviewList';
 import { previewRows, toStore, withCell, withoutRow, type SameName } from './reading';
-
-const namingWords: Readonly<Record<NoteNaming, string>> = {
-  octaves: 'C4 is middle C',
-  marks: 'c’ is middle C',
-  german: 'H is B, B is B♭; c’ or c1 is middle C',
-};
-const namingOptions = noteNamings.map((value) => ({ value, word: namingWords[value] }));
-const columnOptions = [
-  { value: '', word: 'leave out' },
-  ...rosterColumns.map((value) => ({ value, word: columnHeadings[value] })),
-];
 
 /** What the columns are, how notes are written, every row as it would be stored, and the way on. */
 export function MapList({
@@ -66,14 +50,6 @@ export function MapList({
     // Whoever was changed meanwhile is read anew; the list is still here.
     onError: () => queryClient.invalidateQueries({ queryKey: singersQuery(choir.id).queryKey }),
   });
-  const setColumn = (at: number, to: RosterColumn | null) =>
-    onChange({
-      ...list,
-      columns: list.columns.map((column, i) =>
-        i === at ? to : column === to && to !== null ? null : column,
-      ),
-    });
-  const first = list.rows[list.headings ? 1 : 0] ?? [];
   const isStale = calm !== list;
   const count = body.add.length + body.change.length;
   const blocked = faulty.length > 0 && !leaveOut;
@@ -84,44 +60,9 @@ export function MapList({
           {list.warning}
         </Box>
       )}
-      <Flex gap="16px" wrap="wrap" align="flex-end" mb="12px">
-        {list.columns.map((column, i) => (
-          <Box key={i} w="132px">
-            <SelectField
-              label={`Column ${i + 1}: ${(list.headings ? list.rows[0]?.[i] : first[i]) ?? ''}`.slice(
-                0,
-                28,
-              )}
-              options={columnOptions}
-              value={column ?? ''}
-              onChange={(event) => {
-                const found = rosterColumns.find((one) => one === event.currentTarget.value);
-                setColumn(i, found ?? null);
-              }}
-            />
-          </Box>
-        ))}
-      </Flex>
+      <ColumnChoices list={list} onChange={onChange} />
       <Flex gap="24px" wrap="wrap" align="flex-end" mb="12px" fontSize="13px">
-        <Box w="260px">
-          <SelectField
-            label="Notes are written so that"
-            options={namingOptions}
-            value={list.naming}
-            onChange={(event) => {
-              const found = noteNamings.find((one) => one === event.currentTarget.value);
-              if (found) onChange({ ...list, naming: found });
-            }}
-          />
-        </Box>
-        <label>
-          <input
-            type="checkbox"
-            checked={list.headings}
-            onChange={(event) => onChange({ ...list, headings: event.currentTarget.checked })}
-          />{' '}
-          the first row holds headings
-        </label>
+        <HowWritten list={list} onChange={onChange} />
         {known > 0 && (
           <Box w="240px">
             <SelectField
@@ -144,26 +85,12 @@ export function MapList({
         </Box>
         {faulty.length > 0 && (
           <>
-            <Box asChild fontSize="13px">
-              <label>
-                <input
-                  type="checkbox"
-                  checked={onlyFaulty}
-                  onChange={(event) => setOnlyFaulty(event.currentTarget.checked)}
-                />{' '}
-                show only those
-              </label>
-            </Box>
-            <Box asChild fontSize="13px">
-              <label>
-                <input
-                  type="checkbox"
-                  checked={leaveOut}
-                  onChange={(event) => setLeaveOut(event.currentTarget.checked)}
-                />{' '}
-                leave them out
-              </label>
-            </Box>
+            <Tick checked={onlyFaulty} onChange={setOnlyFaulty}>
+              show only those
+            </Tick>
+            <Tick checked={leaveOut} onChange={setLeaveOut}>
+              leave them out
+            </Tick>
           </>
         )}
       </Flex>

@@ -1,17 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
-import type { ChoirPart, Singer, SingerFields } from '@wide-fern/contract';
+import type { ChoirPart, Singer } from '@wide-fern/contract';
 import { singerStates } from '@wide-fern/core';
 import { stateWords } from '@wide-fern/words';
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { ApiError, messageOf, queryClient, call, choirQuery } from '@wide-fern/client';
-import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
 import { SelectField } from '../../../ui/SelectField';
+import { Tick } from '../../../ui/Tick';
 import { Label, WordButton } from '../../../ui/words';
-import { limitWords, noteFields, readForm, toForm, type SingerForm as Form } from './limitsForm';
+import { limitWords, noteFields } from './limitsForm';
+import { useSingerForm } from './useSingerForm';
 
 /** One singer, new or changed: what is wrong is said at its field, before and after it is sent. */
 export function SingerForm({
@@ -26,63 +23,15 @@ export function SingerForm({
   readonly part?: string;
   readonly onDone: () => void;
 }) {
-  const { choir } = useHere();
-  const [problem, setProblem] = useState<string>();
-  const { register, handleSubmit, formState, setError, watch, setValue } = useForm<Form>({
-    defaultValues: toForm(singer, part, choir.accidentals),
-  });
-  const store = useMutation({
-    mutationFn: (fields: SingerFields): Promise<unknown> =>
-      singer
-        ? call('changeSinger', {
-            params: { choir: choir.id, singer: singer.id },
-            body: { version: singer.version, singer: fields },
-          })
-        : call('storeSingers', {
-            params: { choir: choir.id },
-            body: { add: [fields], change: [] },
-          }),
-    onSuccess: async () => {
-      await queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
-      onDone();
-    },
-    onError: (error) => {
-      if (error instanceof ApiError && error.status === 409) {
-        // The newer version comes with the roster; keeping again puts this form over it.
-        void queryClient.invalidateQueries({ queryKey: choirQuery(choir.id).queryKey });
-        setProblem(
-          'Someone else changed this singer meanwhile. Theirs is kept; to put yours over it, keep again.',
-        );
-        return;
-      }
-      if (!(error instanceof ApiError)) {
-        setProblem(messageOf(error));
-        return;
-      }
-      const wrong = Object.entries(error.fields);
-      for (const [field, message] of wrong) {
-        const name = field.split('.').pop() ?? '';
-        setError((name === 'comfort' ? 'comfortLow' : name) as keyof Form, { message });
-      }
-      setProblem(wrong.length > 0 ? undefined : error.message);
-    },
-  });
-  const submit = handleSubmit((form) => {
-    const read = readForm(form, parts, choir.accidentals);
-    if (read.kind === 'singer') {
-      setProblem(undefined);
-      store.mutate(read.singer);
-      return;
-    }
-    for (const [field, message] of Object.entries(read.fields)) {
-      setError(field as keyof Form, { message });
-    }
-  });
-  const chosen = watch(['also', 'states']);
-  const [also, states] = chosen;
+  const { register, watch, setValue, errors, submit, problem, isBusy } = useSingerForm(
+    parts,
+    singer,
+    part,
+    onDone,
+  );
+  const [also, states] = watch(['also', 'states']);
   const toggle = <T extends string>(list: readonly T[], one: T): T[] =>
     list.includes(one) ? list.filter((other) => other !== one) : [...list, one];
-  const { errors } = formState;
   return (
     <form noValidate onSubmit={(event) => void submit(event)}>
       <Flex direction="column" gap="12px">
@@ -99,14 +48,13 @@ export function SingerForm({
             {parts
               .filter(({ id }) => id !== watch('part'))
               .map(({ id, one }) => (
-                <label key={id}>
-                  <input
-                    type="checkbox"
-                    checked={also.includes(id)}
-                    onChange={() => setValue('also', toggle(also, id))}
-                  />{' '}
+                <Tick
+                  key={id}
+                  checked={also.includes(id)}
+                  onChange={() => setValue('also', toggle(also, id))}
+                >
                   {one}
-                </label>
+                </Tick>
               ))}
           </Flex>
         </Box>
@@ -131,14 +79,13 @@ export function SingerForm({
           <Label as="legend">State, until it is changed</Label>
           <Flex gap="12px" wrap="wrap" fontSize="13px">
             {singerStates.map((state) => (
-              <label key={state}>
-                <input
-                  type="checkbox"
-                  checked={states.includes(state)}
-                  onChange={() => setValue('states', toggle(states, state))}
-                />{' '}
+              <Tick
+                key={state}
+                checked={states.includes(state)}
+                onChange={() => setValue('states', toggle(states, state))}
+              >
                 {stateWords[state]}
-              </label>
+              </Tick>
             ))}
           </Flex>
         </Box>
@@ -166,7 +113,7 @@ export function SingerForm({
           </Box>
         )}
         <Flex gap="16px" align="center">
-          <MainButton type="submit" disabled={store.isPending}>
+          <MainButton type="submit" disabled={isBusy}>
             {singer ? 'Keep the changes' : 'Add to the roster'}
           </MainButton>
           <WordButton type="button" onClick={onDone}>

@@ -1,5 +1,5 @@
 import type { Singer, SingerFields, StoreSingers } from '@wide-fern/contract';
-import { readRosterRow, type RosterPart, type RosterRow } from '@wide-fern/core';
+import { readRosterRow, type RosterColumn, type RosterPart, type RosterRow } from '@wide-fern/core';
 import type { ReadList } from './keptList';
 
 /** What to do with a row whose name is on the roster already. */
@@ -79,4 +79,12 @@ export function withCell(list: ReadList, index: number, column: number, text: st
 export const withoutRow = (list: ReadList, index: number): ReadList => ({
   ...list,
   rows: list.rows.filter((_, i) => i !== index),
+});
+
+/** A list whose column holds something else; no two columns hold the same. */
+export const withColumn = (list: ReadList, at: number, to: RosterColumn | null): ReadList => ({
+  ...list,
+  columns: list.columns.map((column, i) =>
+    i === at ? to : column === to && to !== null ? null : column,
+  ),
 });

@@ -1,0 +1,91 @@
+import { Box } from '@chakra-ui/react';
+import type { Evening } from '@wide-fern/contract';
+import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import { lazy, Suspense } from 'react';
+import { useHere } from '../../here/session';
+import { Loading } from '../../ui/states';
+import { setLettersOn } from '../../ui/useShortcuts';
+import { Bench } from './bench/Bench';
+import type { Opened, PlanDoing } from './model/usePlanActs';
+import { NothingPlanned } from './NothingPlanned';
+import { ShelfAway } from './ShelfAway';
+
+const ShortcutList = lazy(() =>
+  import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
+);
+/** The shelf brings the catalogue along; it is fetched when it is first opened. */
+const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: ShelfAway })));
+
+/** Below the strip: the chosen segment, the shelf, or the list of keys. */
+export function Below({
+  open,
+  acts,
+  evening,
+  plan,
+  evaluated,
+  width,
+  borderTopWidth,
+}: {
+  readonly open: Opened | undefined;
+  readonly acts: PlanDoing;
+  readonly evening: Evening;
+  readonly plan: EvaluatedPlan;
+  readonly evaluated: Evaluated | undefined;
+  readonly width: number;
+  readonly borderTopWidth: string;
+}) {
+  const { setOpen, focusChosen, shortcuts, letters, setLetters, hearing, actions, take } = acts;
+  const { choir, mayEdit } = useHere();
+  const { accidentals, phraseSeconds } = choir;
+  return (
+    <Box flex="1" bg="sheet" borderTopWidth={borderTopWidth} borderTopColor="fern">
+      {open === 'keys' && (
+        <Suspense fallback={<Loading what="the list of keys" />}>
+          <ShortcutList
+            shortcuts={shortcuts}
+            letters={letters}
+            onLetters={(on) => {
+              setLettersOn(on);
+              setLetters(on);
+            }}
+            onClose={() => setOpen('bench')}
+          />
+        </Suspense>
+      )}
+      {open === 'shelf' && (
+        <Suspense fallback={<Loading what="the shelf" />}>
+          <Shelf
+            tonight={plan.document.tonight}
+            wishes={evening.wishes}
+            accidentals={accidentals}
+            onTake={take}
+            onClose={() => {
+              setOpen('bench');
+              focusChosen();
+            }}
+          />
+        </Suspense>
+      )}
+      {open === 'bench' &&
+        (evaluated ? (
+          <Bench
+            key={evaluated.segment.id}
+            evaluated={evaluated}
+            plan={plan}
+            accidentals={accidentals}
+            phraseSeconds={phraseSeconds}
+            mayEdit={mayEdit}
+            width={width}
+            hearing={hearing}
+            actions={actions}
+          />
+        ) : (
+          <NothingPlanned
+            mayEdit={mayEdit}
+            minutes={plan.allotted / 60}
+            onShelf={() => setOpen('shelf')}
+          />
+        ))}
+    </Box>
+  );
+}

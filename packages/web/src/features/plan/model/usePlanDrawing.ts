@@ -1,0 +1,53 @@
+import type { Evening, PlanDocument } from '@wide-fern/contract';
+import { evaluate, itemTime, sectionsChange } from '@wide-fern/plan';
+import { clockIn } from '@wide-fern/words';
+import { useMemo } from 'react';
+import { useHere } from '../../../here/session';
+import { usePageHeight } from '../../../ui/useSize';
+import { planLayout } from '../drawing/layout';
+
+/** Below this width one band is shown at a time. */
+const narrowBelow = 700;
+
+/**
+ * A plan computed, and laid out for a page of this width.
+ * @param part which part a narrow page shows
+ */
+export function usePlanDrawing({
+  evening,
+  item,
+  document,
+  part,
+  width,
+}: {
+  readonly evening: Evening;
+  readonly item: string;
+  readonly document: PlanDocument;
+  readonly part: number;
+  readonly width: number;
+}) {
+  const { timeZone } = useHere().choir;
+  const pageHeight = usePageHeight();
+  const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
+  const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
+  const change = useMemo(
+    () => sectionsChange(document, evening.tonight),
+    [document, evening.tonight],
+  );
+  const clock = useMemo(() => clockIn(timeZone), [timeZone]);
+
+  const narrow = width < narrowBelow;
+  const { sections } = document.tonight;
+  const parts = narrow
+    ? [sections[Math.min(part, sections.length - 1)]!.id]
+    : sections.map(({ id }) => id);
+  const layout = planLayout({
+    width,
+    pageHeight,
+    narrow,
+    seconds: Math.max(allotted, plan.total),
+    reaches: sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
+  });
+
+  return { start, allotted, plan, change, clock, narrow, sections, parts, layout };
+}
