@@ -5,8 +5,7 @@ import { textOfBytes } from './container/text';
 import { readCsv } from './csv/csv';
 import { refuse, type FoundMusic, type NotKept } from './common/found';
 import { readJson } from './json/json';
-import { readMidi } from './midi/read';
-import { readMusicXml } from './musicxml/read';
+import { readMidi, readMusicXml } from './exercise/read';
 
 /** The largest file that is looked into; an exercise needs a few thousand bytes. */
 const largestFile = 5_000_000;

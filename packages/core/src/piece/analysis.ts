@@ -229,6 +229,6 @@ export function foundIn(score: PieceScore): FoundScore {
         };
       }),
     guess: guess.map(({ line, parts, octaveLower }) => ({ line: line.id, parts, octaveLower })),
-    warnings: score.warnings,
+    warnings: score.warnings.filter((warning) => warning.of !== 'exercise'),
   };
 }

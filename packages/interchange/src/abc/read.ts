@@ -14,7 +14,7 @@ import {
   musicOf,
   type SoundingEvent,
   type SoundingLine,
-} from '../common/lines';
+} from '../exercise/lines';
 
 /** The parts of a parsed tune that are read here. */
 interface AbcPitch {

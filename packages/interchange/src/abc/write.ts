@@ -14,7 +14,7 @@ import {
   type WrittenBar,
   type WrittenEvent,
 } from '@wide-fern/core';
-import { fileNote } from '../musicxml/fields';
+import { fileNote } from '../exercise/said';
 
 /** Sharps in the order signatures add them, and flats the other way. */
 const sharpOrder = 'FCGDAEB';

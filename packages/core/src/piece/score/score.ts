@@ -32,6 +32,8 @@ export interface ScoreBar {
   readonly fine?: boolean | undefined;
   /** From the end of this bar back to the beginning, or to the segno. */
   readonly backTo?: 'beginning' | 'segno' | undefined;
+  /** Something else begins after it: an exercise's next key. */
+  readonly sectionEnd?: boolean | undefined;
 }
 
 /** A note as it stands on a staff, sounding where it sounds. */
@@ -53,6 +55,8 @@ export interface StaffNote {
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
   readonly dynamic?: Dynamic | undefined;
+  /** Where it slides to while it lasts. */
+  readonly slideTo?: MidiNote | undefined;
 }
 
 /** A staff as the score has it: of one part, of two, or of an instrument. */
@@ -92,6 +96,11 @@ export interface ScoreWarning {
   /** Whose: a part's or staff's name; empty for all. */
   readonly where: string;
   readonly what: string;
+  /**
+   * Whom it concerns, where it does not both: what is not counted in a piece may be missed in an
+   * exercise, which keeps what is written.
+   */
+  readonly of?: 'piece' | 'exercise' | undefined;
 }
 
 /** A score as it was read: staves and bars, before anyone said which line is which part. */
@@ -105,6 +114,8 @@ export interface PieceScore {
   readonly keys: readonly KeyMark[];
   readonly metres: readonly MetreMark[];
   readonly warnings: readonly ScoreWarning[];
+  /** What our own files say beside the notes, by names of ours. */
+  readonly said?: Readonly<Record<string, string>> | undefined;
 }
 
 /** Times closer than this are one, in quarters: below every written length, above what sums of thirds are off. */

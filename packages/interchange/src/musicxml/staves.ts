@@ -1,17 +1,18 @@
 import { dynamics, type Clef, type Dynamic, type Staff, type StaffNote } from '@wide-fern/core';
 import { refuse } from '../common/found';
 import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
+import { syllablesOf } from './lyrics';
 import type { Structure } from './structure';
-import type { Warnings } from './warnings';
+import type { Warnings } from '../common/warnings';
 
 const steps: Readonly<Record<string, number>> = { C: 0, D: 2, E: 4, F: 5, G: 7, A: 9, B: 11 };
 /** What is sung otherwise than it is written, and is told by bar. */
 const notTaken: Readonly<Record<string, string>> = {
   fermata: 'The fermata is counted as long as it is written.',
   ornaments: 'The ornament is counted as the plain note.',
-  glissando: 'The slide is counted as two plain notes.',
-  slide: 'The slide is counted as two plain notes.',
 };
+/** What is not counted in a piece, and is missed in an exercise. */
+const missed = ['technical', 'arpeggiate', 'non-arpeggiate'];
 
 /** Sums of thirds and sevenths of a quarter, exact again: a multiple of all lengths that are written. */
 const exact = (quarters: number): number => Math.round(quarters * 40_320) / 40_320;
@@ -24,6 +25,8 @@ interface ReadingStaff {
   readonly voices: Set<string>[];
   clef: Clef | undefined;
   readonly slurs: Map<string, number>;
+  /** By voice, the note that slides to the next one. */
+  readonly slides: Map<string, Writable>;
 }
 
 /** How a part is named in the list of parts. */
@@ -55,7 +58,13 @@ export class PartReader {
   private staff(name: string): ReadingStaff {
     const found = this.staves.get(name);
     if (found) return found;
-    const made = { notes: [], voices: [], clef: undefined, slurs: new Map<string, number>() };
+    const made: ReadingStaff = {
+      notes: [],
+      voices: [],
+      clef: undefined,
+      slurs: new Map(),
+      slides: new Map(),
+    };
     this.staves.set(name, made);
     return made;
   }
@@ -89,7 +98,7 @@ export class PartReader {
         case 'direction': {
           const offset = (numberOf(item, 'offset') ?? 0) / this.divisions;
           this.structure.addDirection(item, place, bar, Math.max(0, at + offset));
-          this.readDynamic(item);
+          this.readDirection(item, place);
           break;
         }
         case 'sound':
@@ -130,20 +139,33 @@ export class PartReader {
     }
   }
 
-  private readDynamic(tree: Tree): void {
+  /** How loud, and what else stands above the staff. */
+  private readDirection(tree: Tree, bar: number): void {
     for (const type of childrenOf(tree, 'direction-type')) {
-      for (const { name } of child(type, 'dynamics')?.children ?? []) {
-        const known = dynamics.find((one) => one === name);
-        if (known) this.dynamic = known;
+      for (const { name, children } of type.children) {
+        if (name === 'wedge') this.miss(bar, 'Swelling and fading marks are left out.');
+        if (name === 'words') this.miss(bar, 'Words above the staff are left out.');
+        for (const mark of name === 'dynamics' ? children : []) {
+          const known = dynamics.find((one) => one === mark.name);
+          if (known) this.dynamic = known;
+          else this.miss(bar, `The mark ${mark.name} is left out.`);
+        }
       }
     }
+  }
+
+  private miss(bar: number, what: string): void {
+    this.warnings.add(bar, this.names.name, what, 'exercise');
   }
 
   /** Reads a note and answers how far the cursor moves, in quarters. */
   private readNote(note: Tree, bar: number, at: number): number {
     const quarters = (numberOf(note, 'duration') ?? 0) / this.divisions;
     // Grace notes take no time; cue notes are somebody else's.
-    if (child(note, 'grace')) return 0;
+    if (child(note, 'grace')) {
+      this.readGrace(note, bar);
+      return 0;
+    }
     if (!(quarters > 0) || quarters > 4096) {
       refuse(`A note in bar ${bar + 1} of ${this.names.name} has no length. The file is damaged.`);
     }
@@ -158,8 +180,53 @@ export class PartReader {
       }
       return quarters;
     }
-    staff.notes.push(this.noteOf(note, pitch, { bar, at, quarters, voice, staff }));
+    const read = this.noteOf(note, pitch, { bar, at, quarters, voice, staff });
+    staff.notes.push(read);
+    if (!child(note, 'chord')) this.slide(note, read, staff);
     return quarters;
+  }
+
+  /** A note without time of its own: an ornament, or where a slide ends. */
+  private readGrace(note: Tree, bar: number): void {
+    const { slides } = this.staff(textOf(note, 'staff') || '1');
+    const voice = textOf(note, 'voice') || '1';
+    const from = slides.get(voice);
+    const pitch = child(note, 'pitch');
+    if (!from || !pitch || !hasSlide(note, 'stop')) {
+      this.miss(bar, 'Grace notes are left out.');
+      return;
+    }
+    from.slideTo = this.midiOf(pitch, bar);
+    slides.delete(voice);
+  }
+
+  /** Ends the slide that leads here, and begins one where this note slides on. */
+  private slide(note: Tree, read: Writable, { slides }: ReadingStaff): void {
+    const from = slides.get(read.voice);
+    if (from) from.slideTo = read.midi;
+    slides.delete(read.voice);
+    if (hasSlide(note, 'start')) {
+      slides.set(read.voice, read);
+      const what = 'The slide is counted as two plain notes.';
+      this.warnings.add(read.bar, this.names.name, what, 'piece');
+    }
+  }
+
+  /** The note that sounds. */
+  private midiOf(pitch: Tree, bar: number): number {
+    const step = steps[textOf(pitch, 'step')];
+    const octave = numberOf(pitch, 'octave');
+    if (step === undefined || octave === undefined) {
+      return refuse('A note in this file has no step or no octave. The file is damaged.');
+    }
+    const alter = Math.round(numberOf(pitch, 'alter') ?? 0);
+    const midi = (octave + 1) * 12 + step + alter + this.transpose;
+    if (midi < 0 || midi > 127) {
+      refuse(
+        `A note in bar ${bar + 1} of ${this.names.name} lies where nothing sounds. The file is damaged.`,
+      );
+    }
+    return midi;
   }
 
   private noteOf(
@@ -179,19 +246,7 @@ export class PartReader {
       readonly staff: ReadingStaff;
     },
   ): Writable {
-    const step = steps[textOf(pitch, 'step')];
-    const octave = numberOf(pitch, 'octave');
-    if (step === undefined || octave === undefined) {
-      return refuse('A note in this file has no step or no octave. The file is damaged.');
-    }
-    const alter = Math.round(numberOf(pitch, 'alter') ?? 0);
-    const midi = (octave + 1) * 12 + step + alter + this.transpose;
-    if (midi < 0 || midi > 127) {
-      refuse(
-        `A note in bar ${bar + 1} of ${this.names.name} lies where nothing sounds. The file is damaged.`,
-      );
-    }
-    const read: Writable = { bar, at, quarters, midi, voice };
+    const read: Writable = { bar, at, quarters, midi: this.midiOf(pitch, bar), voice };
     const stem = textOf(note, 'stem');
     if (stem === 'up' || stem === 'down') read.stem = stem;
     for (const { attributes } of childrenOf(note, 'tie')) {
@@ -218,7 +273,12 @@ export class PartReader {
         else if (name === 'tied' && attributes.type === 'start') read.tieStart = true;
         else if (name === 'tied' && attributes.type === 'stop') read.tieStop = true;
         else if (name === 'articulations') {
-          if (children.some((one) => one.name === 'breath-mark')) read.breathAfter = true;
+          for (const sign of children) {
+            if (sign.name === 'breath-mark') read.breathAfter = true;
+            else this.miss(read.bar, `The sign ${sign.name} is left out.`);
+          }
+        } else if (missed.includes(name)) {
+          this.miss(read.bar, `The sign ${name} is left out.`);
         } else if (notTaken[name]) {
           this.warnings.add(read.bar, this.names.name, notTaken[name]);
         }
@@ -244,34 +304,11 @@ export class PartReader {
   }
 }
 
-/** The syllable of one verse, with a hyphen while its word goes on. */
-function syllableOf(lyric: Tree): string {
-  let words = '';
-  let goesOn = false;
-  for (const { name, text } of lyric.children) {
-    if (name === 'text') words = words === '' ? text : `${words} ${text}`;
-    else if (name === 'syllabic') goesOn = text === 'begin' || text === 'middle';
-  }
-  words = words.trim();
-  return words === '' ? '' : `${words.slice(0, 39)}${goesOn ? '-' : ''}`;
-}
-
-/** A note's syllables verse by verse, with a hyphen while their word goes on. */
-function syllablesOf(note: Tree): string[] | undefined {
-  const lyrics = childrenOf(note, 'lyric');
-  if (lyrics.length === 0) return undefined;
-  const [only] = lyrics;
-  if (lyrics.length === 1 && (only!.attributes.number ?? '1') === '1') {
-    const syllable = syllableOf(only!);
-    return syllable === '' ? undefined : [syllable];
-  }
-  const verses: string[] = [];
-  lyrics.forEach((lyric, i) => {
-    const syllable = syllableOf(lyric);
-    if (syllable === '') return;
-    const said = Number(lyric.attributes.number);
-    const verse = Number.isInteger(said) && said >= 1 && said <= 20 ? said - 1 : i;
-    verses[verse] = syllable;
-  });
-  return verses.length > 0 ? Array.from(verses, (one) => one ?? '') : undefined;
-}
+/** Whether a slide starts or stops at a note, straight or wavy. */
+const hasSlide = (note: Tree, type: 'start' | 'stop'): boolean =>
+  childrenOf(note, 'notations').some(({ children }) =>
+    children.some(
+      ({ name, attributes }) =>
+        (name === 'slide' || name === 'glissando') && attributes.type === type,
+    ),
+  );

@@ -3,8 +3,8 @@ import { strToU8 } from 'fflate';
 import fc from 'fast-check';
 import { compress } from '../container/compressed';
 import { figures, score } from '../testing/scores';
-import { readScore } from './readScore';
-import { writeScoreXml } from './write';
+import { readScore } from '../readScore';
+import { writeScoreXml } from './writeScoreXml';
 
 /** Figures to a millionth, so that sums in another order are the same. */
 const rounded = (value: unknown): unknown =>
@@ -24,12 +24,12 @@ describe('a score through our own export', () => {
         expect(rounded(figures(read))).toEqual(rounded(figures(wanted)));
         expect(performanceOrder(read).seconds).toBeCloseTo(performanceOrder(wanted).seconds, 6);
         expect(read.bars).toEqual(wanted.bars);
-        expect([read.title, read.composer, read.language, read.warnings]).toEqual([
-          wanted.title,
-          wanted.composer,
-          wanted.language,
-          [],
-        ]);
+        expect([
+          read.title,
+          read.composer,
+          read.language,
+          read.warnings.filter((warning) => warning.of !== 'exercise'),
+        ]).toEqual([wanted.title, wanted.composer, wanted.language, []]);
       }),
     );
   });

@@ -10,13 +10,14 @@ import {
   type StaffNote,
   type Written,
 } from '@wide-fern/core';
-import { element, text, type Element } from '../xml/element';
+import { element, text, type Child, type Element } from '../xml/element';
+import { slidesOn, type Slides } from './slides';
 
 /** Parts of a quarter that lengths are counted in: exact for 32nds and triplets. */
 export const divisions = 96;
 export const near = 1e-4;
 
-const types: Readonly<Record<number, string>> = {
+export const types: Readonly<Record<number, string>> = {
   8: 'breve',
   4: 'whole',
   2: 'half',
@@ -67,9 +68,34 @@ function lyrics(note: StaffNote, goesOn: boolean[]): Element[] {
   });
 }
 
+/** How a length is shown: its head, its dots, and that it is one of a triplet. */
+const shown = (written: Written): Child[] => [
+  text('type', types[written.value] ?? 'quarter'),
+  ...Array.from({ length: written.dots }, () => element('dot')),
+  written.triplet &&
+    element('time-modification', {}, text('actual-notes', 3), text('normal-notes', 2)),
+];
+
+const slide = (type: 'start' | 'stop'): Element =>
+  element('slide', { type, number: 1, 'line-type': type === 'start' ? 'solid' : undefined });
+
+/** The end of a slide that leads to no note: one that takes no time of its own. */
+const slideEnd = (note: StaffNote, { key, staff }: Setting): Element =>
+  element(
+    'note',
+    {},
+    element('grace'),
+    pitch(spelled(note.slideTo!, key)),
+    text('voice', note.voice),
+    text('type', 'quarter'),
+    staff !== undefined && text('staff', staff),
+    element('notations', {}, slide('stop')),
+  );
+
 interface Setting {
   readonly key: KeyMark | undefined;
   readonly staff: number | undefined;
+  readonly slides: Slides;
   readonly goesOn: boolean[];
   /** Whether the voice's note before was bound to this one. */
   readonly wasBound: boolean;
@@ -85,6 +111,8 @@ function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
     start && element('tied', { type: 'start' }),
     !inChord && first && setting.wasBound && !bound && element('slur', { type: 'stop', number: 1 }),
     !inChord && last && bound && !setting.wasBound && element('slur', { type: 'start', number: 1 }),
+    first && setting.slides.stops.has(note) && slide('stop'),
+    last && slidesOn(note) && slide('start'),
     last && note.breathAfter && element('articulations', {}, element('breath-mark')),
   ].filter((one) => one !== false && one !== undefined);
   return element(
@@ -96,10 +124,7 @@ function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
     stop && element('tie', { type: 'stop' }),
     start && element('tie', { type: 'start' }),
     text('voice', note.voice),
-    text('type', types[written.value] ?? 'quarter'),
-    Array.from({ length: written.dots }, () => element('dot')),
-    written.triplet &&
-      element('time-modification', {}, text('actual-notes', 3), text('normal-notes', 2)),
+    ...shown(written),
     note.stem && text('stem', note.stem),
     setting.staff !== undefined && text('staff', setting.staff),
     notations.length > 0 && element('notations', {}, notations),
@@ -107,19 +132,31 @@ function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
   );
 }
 
-function restElement(
-  quarters: number,
-  voice: string,
-  staff: number | undefined,
-  whole: boolean,
-): Element {
-  return element(
+const barRest = (quarters: number, voice: string, staff: number | undefined): Element =>
+  element(
     'note',
     {},
-    whole ? element('rest', { measure: 'yes' }) : element('rest'),
+    element('rest', { measure: 'yes' }),
     duration(quarters),
     text('voice', voice),
     staff !== undefined && text('staff', staff),
+  );
+
+/** A silence as rests of written lengths; one that cannot be written so is only timed. */
+function rests(quarters: number, voice: string, staff: number | undefined): Element[] {
+  const pieces = writtenLengths(quarters);
+  const sum = pieces.reduce((total, piece) => total + quartersOf(piece), 0);
+  const exactly = Math.abs(sum - quarters) < near ? pieces : [undefined];
+  return exactly.map((piece) =>
+    element(
+      'note',
+      {},
+      element('rest'),
+      duration(piece ? quartersOf(piece) : quarters),
+      text('voice', voice),
+      ...(piece ? shown(piece) : []),
+      staff !== undefined && text('staff', staff),
+    ),
   );
 }
 
@@ -175,17 +212,22 @@ export function layersOf(notes: readonly StaffNote[]): StaffNote[][] {
 export function voiceElements(
   notes: readonly StaffNote[],
   bar: ScoreBar,
-  where: { voice: string; staff: number | undefined; key: KeyMark | undefined },
+  where: {
+    readonly voice: string;
+    readonly staff: number | undefined;
+    readonly key: KeyMark | undefined;
+    readonly slides: Slides;
+  },
   state: VoiceState,
 ): Element[] {
-  const { voice, staff, key } = where;
-  if (notes.length === 0) return [restElement(bar.quarters, voice, staff, true)];
+  const { voice, staff, key, slides } = where;
+  if (notes.length === 0) return [barRest(bar.quarters, voice, staff)];
   const all: Element[] = [];
   let at = 0;
   for (const together of chordsOf(notes)) {
     const [first] = together;
     const { at: begins, quarters, dynamic, slur } = first!;
-    if (begins - at > near) all.push(restElement(begins - at, voice, staff, false));
+    if (begins - at > near) all.push(...rests(begins - at, voice, staff));
     if (dynamic) {
       all.push(
         element(
@@ -195,12 +237,13 @@ export function voiceElements(
         ),
       );
     }
-    const setting = { key, staff, goesOn: state.goesOn, wasBound: state.bound };
+    const setting = { key, staff, slides, goesOn: state.goesOn, wasBound: state.bound };
     all.push(...chordElements(together, setting));
+    if (slides.ends.has(first!)) all.push(slideEnd(first!, setting));
     state.bound = slur === true;
     at = begins + quarters;
   }
   const left = bar.quarters - at;
-  if (left > near) all.push(restElement(left, voice, staff, false));
+  if (left > near) all.push(...rests(left, voice, staff));
   return all;
 }

@@ -1,9 +1,9 @@
 import type { PieceScore } from '@wide-fern/core';
-import { openCompressed } from '../container/compressed';
-import { textOfBytes } from '../container/text';
-import { refuse } from '../common/found';
-import { readScoreMidi } from './midi';
-import { readScoreXml } from './musicxml';
+import { openCompressed } from './container/compressed';
+import { textOfBytes } from './container/text';
+import { refuse } from './common/found';
+import { readScoreMidi } from './midi/readScoreMidi';
+import { readScoreXml } from './musicxml/readScoreXml';
 
 /** The largest file that is looked into; 80 pages have about 15 MB when they are not compressed. */
 const largestScore = 20_000_000;

@@ -1,12 +1,24 @@
 import {
   inForce,
+  quartersOfPulse,
+  type Metre,
   type PieceScore,
+  type Quarters,
   type ScoreBar,
   type Staff,
   type StaffNote,
 } from '@wide-fern/core';
-import { element, text, type Element } from '../xml/element';
-import { divisions, duration, layersOf, near, voiceElements, type VoiceState } from './writeVoice';
+import { element, text, writeXml, type Element } from '../xml/element';
+import { slidesOf } from './slides';
+import {
+  divisions,
+  duration,
+  layersOf,
+  near,
+  types,
+  voiceElements,
+  type VoiceState,
+} from './writeVoice';
 
 function clefElement({ clef }: Staff, number: number | undefined): Element {
   const [sign, line] = clef === 'bass' ? ['F', 4] : ['G', 2];
@@ -19,18 +31,63 @@ function clefElement({ clef }: Staff, number: number | undefined): Element {
   );
 }
 
+/** A length as a time signature can say it: «5/8». */
+function lengthOf(quarters: Quarters): Metre | undefined {
+  const unit = [4, 8, 16, 32].find((one) => {
+    const count = (quarters * one) / 4;
+    return Math.abs(count - Math.round(count)) < near;
+  });
+  return unit
+    ? { beats: Math.round((quarters * unit) / 4), unit: unit as Metre['unit'] }
+    : undefined;
+}
+
+const timeElement = ({ beats, unit }: Metre, isPrinted: boolean): Element =>
+  element(
+    'time',
+    { 'print-object': isPrinted ? undefined : 'no' },
+    text('beats', beats),
+    text('beat-type', unit),
+  );
+
+/**
+ * The time signature of each bar that has one. A bar of another length than its metre, or without
+ * any, tells its own length without printing it, so that every program counts it as whole; a pick-up
+ * or the half of a divided bar says so otherwise.
+ */
+function timesOf({ bars, metres }: PieceScore): (Element | undefined)[] {
+  let metre: Metre | undefined;
+  let told: Quarters | undefined;
+  return bars.map(({ quarters, counted }, place) => {
+    const printed = metres.find(({ bar }) => bar === place)?.metre;
+    if (printed) {
+      metre = printed;
+      told = (printed.beats * 4) / printed.unit;
+      // Where a metre is named, its first bar may be shorter.
+      return timeElement(printed, true);
+    }
+    if (!counted || (told !== undefined && Math.abs(told - quarters) < near)) return undefined;
+    const isUsual = metre && Math.abs((metre.beats * 4) / metre.unit - quarters) < near;
+    const length = isUsual ? metre : lengthOf(quarters);
+    if (!length) return place === 0 ? element('time', {}, element('senza-misura')) : undefined;
+    told = quarters;
+    return timeElement(length, false);
+  });
+}
+
 function attributes(
   score: PieceScore,
   place: number,
   staves: readonly Staff[],
+  time: Element | undefined,
 ): Element | undefined {
   const key = score.keys.find(({ bar }) => bar === place);
-  const metre = score.metres.find(({ bar }) => bar === place)?.metre;
+  const mode = key?.mode === 'chromatic' ? 'major' : key?.mode;
   const isFirst = place === 0;
   const parts = [
     isFirst && text('divisions', divisions),
-    key && element('key', {}, text('fifths', key.fifths), text('mode', key.mode)),
-    metre && element('time', {}, text('beats', metre.beats), text('beat-type', metre.unit)),
+    key && element('key', {}, text('fifths', key.fifths), text('mode', mode!)),
+    time,
     isFirst && staves.length > 1 && text('staves', staves.length),
     ...(isFirst
       ? staves.map((staff, i) => clefElement(staff, staves.length > 1 ? i + 1 : undefined))
@@ -48,6 +105,20 @@ const direction = (sound: Record<string, string | number>, ...shown: Element[]):
   );
 const words = (said: string): Element => text('words', said);
 
+/** A tempo in the beat that is led: quarters, or dotted quarters in six eighths. */
+function metronome(quarters: number, metre: Metre | undefined): Element {
+  const pulse = metre ? quartersOfPulse({ metre }) : 1;
+  const isDotted = pulse % 0.75 === 0;
+  const perMinute = Math.round((quarters / pulse) * 100) / 100;
+  return element(
+    'metronome',
+    {},
+    text('beat-unit', types[isDotted ? pulse / 1.5 : pulse] ?? 'quarter'),
+    isDotted && element('beat-unit-dot'),
+    text('per-minute', perMinute),
+  );
+}
+
 /** Tempo, segno and coda at a bar's beginning, for the first part. */
 function before(score: PieceScore, place: number): Element[] {
   const bar = score.bars[place]!;
@@ -57,11 +128,7 @@ function before(score: PieceScore, place: number): Element[] {
       element(
         'direction',
         { placement: 'above' },
-        element(
-          'direction-type',
-          {},
-          element('metronome', {}, text('beat-unit', 'quarter'), text('per-minute', tempo)),
-        ),
+        element('direction-type', {}, metronome(tempo, inForce(score.metres, place)?.metre)),
         at > near && text('offset', Math.round(at * divisions)),
         element('sound', { tempo }),
       ),
@@ -95,7 +162,9 @@ function barlines(bars: readonly ScoreBar[], place: number): { left: Element[]; 
     bar.repeatFrom && element('repeat', { direction: 'forward' }),
   ].filter((one) => one !== false && one !== undefined);
   const right = [
-    (isLast || bar.repeatTo !== undefined) && text('bar-style', 'light-heavy'),
+    isLast || bar.repeatTo !== undefined
+      ? text('bar-style', 'light-heavy')
+      : bar.sectionEnd && text('bar-style', 'light-light'),
     ends && element('ending', { number, type: bar.repeatTo ? 'stop' : 'discontinue' }),
     bar.repeatTo && element('repeat', { direction: 'backward', times: bar.repeatTo.times }),
   ].filter((one) => one !== false && one !== undefined);
@@ -127,6 +196,8 @@ function partsOf(score: PieceScore): Staff[][] {
 
 function measures(score: PieceScore, staves: readonly Staff[], isFirstPart: boolean): Element[] {
   const byBar = staves.map(notesByBar);
+  const slides = slidesOf(staves);
+  const times = timesOf(score);
   const states = new Map<string, VoiceState>();
   const stateOf = (key: string): VoiceState => {
     const found = states.get(key) ?? { goesOn: [], bound: false };
@@ -143,7 +214,12 @@ function measures(score: PieceScore, staves: readonly Staff[], isFirstPart: bool
         const number = staves.length > 1 ? i + 1 : undefined;
         const layers = layersOf(notes);
         return (layers.length > 0 ? layers : [[]]).map((layer, k) =>
-          voiceElements(layer, bar, { voice, staff: number, key }, stateOf(`${i} ${voice} ${k}`)),
+          voiceElements(
+            layer,
+            bar,
+            { voice, staff: number, key, slides },
+            stateOf(`${i} ${voice} ${k}`),
+          ),
         );
       });
     });
@@ -157,7 +233,7 @@ function measures(score: PieceScore, staves: readonly Staff[], isFirstPart: bool
         implicit: bar.counted ? undefined : 'yes',
       },
       left,
-      attributes(score, place, staves),
+      attributes(score, place, staves, times[place]),
       isFirstPart ? before(score, place) : [],
       voices.flatMap((elements, i) => (i === 0 ? elements : [back, ...elements])),
       isFirstPart ? after(bar) : [],
@@ -166,9 +242,10 @@ function measures(score: PieceScore, staves: readonly Staff[], isFirstPart: bool
   });
 }
 
-/** A choir score as MusicXML 4.0, partwise, staff by staff as it was read (docs/interchange.md). */
+/** A score as MusicXML 4.0, partwise, staff by staff as it stands (docs/interchange.md). */
 export function writeScoreXml(score: PieceScore): string {
   const parts = partsOf(score);
+  const said = Object.entries(score.said ?? {});
   const root = element(
     'score-partwise',
     { version: '4.0' },
@@ -178,6 +255,12 @@ export function writeScoreXml(score: PieceScore): string {
       {},
       score.composer !== '' && element('creator', { type: 'composer' }, score.composer),
       element('encoding', {}, text('software', 'Wide Fern')),
+      said.length > 0 &&
+        element(
+          'miscellaneous',
+          {},
+          said.map(([name, value]) => element('miscellaneous-field', { name }, value)),
+        ),
     ),
     score.language !== '' &&
       element('defaults', {}, element('lyric-language', { 'xml:lang': score.language })),
@@ -197,8 +280,8 @@ export function writeScoreXml(score: PieceScore): string {
       element('part', { id: `P${i + 1}` }, measures(score, staves, i === 0)),
     ),
   );
-  return `<?xml version="1.0" encoding="UTF-8" standalone="no"?>
-<!DOCTYPE score-partwise PUBLIC "-//Recordare//DTD MusicXML 4.0 Partwise//EN" "http://www.musicxml.org/dtds/partwise.dtd">
-${root.xml}
-`;
+  return writeXml(root, {
+    pubID: '-//Recordare//DTD MusicXML 4.0 Partwise//EN',
+    sysID: 'http://www.musicxml.org/dtds/partwise.dtd',
+  });
 }

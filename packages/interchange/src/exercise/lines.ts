@@ -8,7 +8,7 @@ import {
   type PatternEvent,
   type Semitones,
 } from '@wide-fern/core';
-import { mostLines, mostNotesRead, refuse, type FoundMusic, type Notes } from './found';
+import { mostLines, mostNotesRead, refuse, type FoundMusic, type Notes } from '../common/found';
 
 /** A line as a file has it: sounding notes and silences in beats. */
 export interface SoundingLine {

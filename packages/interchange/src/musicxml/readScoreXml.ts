@@ -1,38 +1,72 @@
 import type { PieceScore } from '@wide-fern/core';
 import { refuse } from '../common/found';
+import { mostScoreNotes } from '../common/limits';
 import { child, childrenOf, countOf, readTree, textOf, type Tree } from '../xml/tree';
 import { PartReader } from './staves';
 import { Structure } from './structure';
-import { Warnings } from './warnings';
+import { Warnings } from '../common/warnings';
 
-/** More notes than this no choir score has. */
-export const mostScoreNotes = 120_000;
-const limits = {
+const usualLimits = {
   tags: 6_000_000,
   tooMany: 'This file holds far more than a choir score does. It is not read.',
-  /** How a score looks, not how it sounds. */
-  pass: new Set([
-    ...['beam', 'type', 'accidental', 'dot', 'notehead', 'time-modification', 'print', 'credit'],
-    ...['appearance', 'page-layout', 'system-layout', 'staff-layout', 'scaling', 'harmony'],
-    ...['midi-instrument', 'midi-device', 'tuplet', 'extend', 'figured-bass', 'listening'],
-  ]),
+};
+/** How a score looks, not how it sounds. */
+const pass = new Set([
+  ...['beam', 'type', 'accidental', 'dot', 'notehead', 'time-modification', 'print', 'credit'],
+  ...['appearance', 'page-layout', 'system-layout', 'staff-layout', 'scaling', 'harmony'],
+  ...['midi-instrument', 'midi-device', 'tuplet', 'extend', 'figured-bass', 'listening'],
+]);
+/** What is passed over and would be missed in an exercise. */
+const missed: Readonly<Record<string, string>> = {
+  '<harmony': 'Chord symbols are left out.',
+  '<figured-bass': 'Figured bass is left out.',
 };
 
 /** The language its words are printed in, where the file says so. */
 const languageOf = (root: Tree): string =>
   child(child(root, 'defaults'), 'lyric-language')?.attributes['xml:lang'] ?? '';
 
+/** What our own files say beside the notes. */
+function saidIn(root: Tree): Record<string, string> {
+  const miscellaneous = child(child(root, 'identification'), 'miscellaneous');
+  return Object.fromEntries(
+    childrenOf(miscellaneous, 'miscellaneous-field').map(({ attributes, text }) => [
+      attributes.name ?? '',
+      text.trim(),
+    ]),
+  );
+}
+
+/** What a score says of itself, before its music. */
+function headOf(root: Tree): Pick<PieceScore, 'title' | 'composer' | 'language' | 'said'> {
+  const creators = childrenOf(child(root, 'identification'), 'creator');
+  const composer = creators.find(({ attributes }) => attributes.type === 'composer');
+  return {
+    title: textOf(child(root, 'work'), 'work-title') || textOf(root, 'movement-title'),
+    composer: composer?.text.trim() ?? '',
+    language: languageOf(root),
+    said: saidIn(root),
+  };
+}
+
 /**
- * Reads a choir score from MusicXML, ordered by parts or by bars (docs/interchange.md).
+ * Reads a score from MusicXML, ordered by parts or by bars (docs/interchange.md).
  * @param onProgress told how much of the score is read, from 0 to 1
  * @throws UnreadableFile with words for a person
  */
-export function readScoreXml(xml: string, onProgress?: (share: number) => void): PieceScore {
+export function readScoreXml(
+  xml: string,
+  onProgress?: (share: number) => void,
+  limits: { readonly tags: number; readonly tooMany: string } = usualLimits,
+): PieceScore {
   const count = countOf(xml, '<note');
   if (count > mostScoreNotes) {
     refuse(`This score has ${count} notes; scores up to ${mostScoreNotes} are read.`);
   }
   const warnings = new Warnings();
+  for (const [tag, what] of Object.entries(missed)) {
+    if (countOf(xml, tag) > 0) warnings.add(null, '', what, 'exercise');
+  }
   const structure = new Structure(warnings);
   const readers = new Map<string, { reader: PartReader; bars: number }>();
   let listed: readonly Tree[] = [];
@@ -68,7 +102,7 @@ export function readScoreXml(xml: string, onProgress?: (share: number) => void):
     }
     return false;
   };
-  const root = readTree(xml, { ...limits, take });
+  const root = readTree(xml, { ...limits, pass, take });
   if (root.name !== 'score-partwise' && root.name !== 'score-timewise') {
     refuse('This XML file is no MusicXML score. Choose a file saved as MusicXML.');
   }
@@ -77,17 +111,18 @@ export function readScoreXml(xml: string, onProgress?: (share: number) => void):
     reader.finished(id || `P${i + 1}`, bars.length),
   );
   if (staves.every(({ notes }) => notes.length === 0)) {
-    refuse('There is no note in this score. Choose a score with music in it.');
+    refuse('There is no note in this file. Choose one with music in it.');
   }
   if (structure.tempos.length === 0) {
-    warnings.add(null, '', 'The score names no tempo; 96 quarter notes a minute are taken.');
+    warnings.add(
+      null,
+      '',
+      'The score names no tempo; 96 quarter notes a minute are taken.',
+      'piece',
+    );
   }
-  const creators = childrenOf(child(root, 'identification'), 'creator');
-  const composer = creators.find(({ attributes }) => attributes.type === 'composer');
   return {
-    title: textOf(child(root, 'work'), 'work-title') || textOf(root, 'movement-title'),
-    composer: composer?.text.trim() ?? '',
-    language: languageOf(root),
+    ...headOf(root),
     bars,
     staves,
     tempos: structure.tempos.sort((a, b) => a.bar - b.bar || a.at - b.at),

@@ -1,6 +1,6 @@
 import type { KeyMark, Metre, MetreMark, Mode, ScoreBar, TempoMark } from '@wide-fern/core';
 import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
-import type { Warnings } from './warnings';
+import type { Warnings } from '../common/warnings';
 
 const near = 1e-4;
 
@@ -17,6 +17,7 @@ export interface ReadingBar {
   toCoda: boolean;
   fine: boolean;
   backTo: 'beginning' | 'segno' | undefined;
+  sectionEnd: boolean;
   /** A coda sign that says neither which one it is. */
   codaSign: boolean;
 }
@@ -69,6 +70,7 @@ export class Structure {
       toCoda: false,
       fine: false,
       backTo: undefined,
+      sectionEnd: false,
       codaSign: false,
     };
     this.bars.push(made);
@@ -89,13 +91,19 @@ export class Structure {
     }
     if (!this.once(`key ${bar}`)) return;
     const word = textOf(tree, 'mode') || 'major';
-    const mode = modeWords[word] ?? 'major';
+    const known = modeWords[word];
+    if (!known) {
+      this.warnings.add(bar, '', `The mode ${word} is read as major.`, 'exercise');
+    }
+    const mode = known ?? 'major';
     const last = this.keys[this.keys.length - 1];
     if (last?.fifths === fifths && last.mode === mode) return;
     this.keys.push({ bar, fifths: Math.round(fifths), mode });
   }
 
   addTime(tree: Tree, bar: number): void {
+    // A signature that is not printed only tells how long its bar is; the notes tell it too.
+    if (tree.attributes['print-object'] === 'no') return;
     const beats = textOf(tree, 'beats')
       .split('+')
       .reduce((sum, one) => sum + Number(one), 0);
@@ -124,6 +132,7 @@ export class Structure {
 
   /** Repeats and endings at a bar line; answers which endings go on after it. */
   addBarline(tree: Tree, bar: ReadingBar, endings: readonly number[]): readonly number[] {
+    if (textOf(tree, 'bar-style') === 'light-light') bar.sectionEnd = true;
     const repeat = child(tree, 'repeat')?.attributes;
     if (repeat?.direction === 'forward') bar.repeatFrom = true;
     if (repeat?.direction === 'backward') {
@@ -200,7 +209,8 @@ export class Structure {
       const full = this.fullBar(place);
       const quarters = bar.quarters > near ? bar.quarters : full;
       const said = /^\d+$/.test(bar.label) ? Number(bar.label) : undefined;
-      const isPickUp = place === 0 && (said === 0 || quarters < full - near);
+      const isPickUp =
+        place === 0 && (said === 0 || (this.metres.length > 0 && quarters < full - near));
       const isOwn = !isPickUp && said !== undefined && !(bar.implicit && place > 0);
       number = isPickUp ? 0 : isOwn ? said : number;
       return {
@@ -215,6 +225,7 @@ export class Structure {
         ...(bar.toCoda ? { toCoda: true } : {}),
         ...(bar.fine ? { fine: true } : {}),
         ...(bar.backTo ? { backTo: bar.backTo } : {}),
+        ...(bar.sectionEnd ? { sectionEnd: true } : {}),
       };
     });
   }

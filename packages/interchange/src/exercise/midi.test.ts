@@ -4,7 +4,7 @@ import { plainScore, quartersOfBeat, type Music } from '@wide-fern/core';
 import { UnreadableFile } from '../common/found';
 import { pattern, written } from '../testing/exercises';
 import { readMidi } from './read';
-import { writeMidi } from './write';
+import { writeMidi } from '../midi/write';
 
 /** What sounds: pitches with the beats they begin and end on. */
 function sounding(music: Music, tonic: number) {
@@ -42,7 +42,7 @@ describe('an exercise through a MIDI file', () => {
     const read = readMidi(writeMidi(plainScore(one, 88, [62, 63])!));
     expect(read.music.kind).toBe('lines');
     expect(read.notKept).toEqual([
-      { where: '', what: 'The key changes; all notes are counted from the first key.' },
+      { where: 'bar 5', what: 'The key changes; all notes are counted from the first key.' },
     ]);
   });
   it('writes a slide as the semitones on its way', () => {

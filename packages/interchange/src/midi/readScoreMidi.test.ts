@@ -2,7 +2,7 @@ import { performanceOrder } from '@wide-fern/core';
 import { writeMidi as bytesOf, type MidiEvent } from 'midi-file';
 import { figures } from '../testing/scores';
 import { UnreadableFile } from '../common/found';
-import { readScore } from './readScore';
+import { readScore } from '../readScore';
 
 const ticks = 480;
 type Event = MidiEvent & { deltaTime: number };

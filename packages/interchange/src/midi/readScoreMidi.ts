@@ -1,9 +1,9 @@
 import type { MetreMark, PieceScore, Staff, StaffNote } from '@wide-fern/core';
 import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
 import { refuse } from '../common/found';
-import { fromBytes } from '../midi/text';
-import { mostScoreNotes } from './musicxml';
-import { Warnings } from './warnings';
+import { fromBytes } from './text';
+import { mostScoreNotes } from '../common/limits';
+import { Warnings } from '../common/warnings';
 
 const units = [1, 2, 4, 8, 16] as const;
 /** A gap shorter than this is how a note was played, not a rest: a 32nd, in quarters. */
@@ -225,9 +225,10 @@ function staffOf(line: Line, index: number, starts: readonly number[], ticks: nu
 /**
  * Reads a choir score from a standard MIDI file of type 0 or 1: a staff for each track, or for each
  * channel of a track that plays several (docs/interchange.md).
+ * @param closed gaps shorter than this, in quarters, are how the notes were played, and are closed
  * @throws UnreadableFile with words for a person
  */
-export function readScoreMidi(bytes: Uint8Array): PieceScore {
+export function readScoreMidi(bytes: Uint8Array, closed = shortestRest): PieceScore {
   const { header, tracks } = openMidi(bytes);
   const ticks = header.ticksPerBeat;
   if (ticks === undefined || !(ticks > 0)) {
@@ -239,22 +240,28 @@ export function readScoreMidi(bytes: Uint8Array): PieceScore {
   const all = byTrack.flat();
   const lines = byTrack.flatMap((track) => linesOf(track, warnings));
   const count = lines.reduce((sum, { notes }) => sum + notes.length, 0);
-  if (count === 0) refuse('There is no note in this file. Choose a file with music in it.');
+  if (count === 0) refuse('There is no note in this file. Choose one with music in it.');
   if (count > mostScoreNotes) {
     refuse(`This file has ${count} notes; scores up to ${mostScoreNotes} are read.`);
   }
-  for (const { notes } of lines) closeGaps(notes, shortestRest * ticks);
+  for (const { notes } of lines) closeGaps(notes, closed * ticks);
   let end = 0;
   for (const { notes } of lines) for (const { to } of notes) end = Math.max(end, to);
   const { starts, metres } = gridOf(all, ticks, end);
   const tempos = temposOf(all, starts, ticks, end);
   if (tempos.length === 0) {
-    warnings.add(null, '', 'The file names no tempo; 96 quarter notes a minute are taken.');
+    warnings.add(
+      null,
+      '',
+      'The file names no tempo; 96 quarter notes a minute are taken.',
+      'piece',
+    );
   }
   warnings.add(
     null,
     '',
     'A MIDI file has no repeats and no pick-up: bars are counted from its beginning.',
+    'piece',
   );
   const lengthOf = (bar: number): number => {
     const metre = metres.findLast((mark) => mark.bar <= bar)?.metre ?? { beats: 4, unit: 4 };

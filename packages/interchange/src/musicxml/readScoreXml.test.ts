@@ -23,7 +23,7 @@ import {
   timewise,
   type XmlPart,
 } from '../testing/xml';
-import { readScore } from './readScore';
+import { readScore } from '../readScore';
 
 const read = (parts: readonly XmlPart[]) => readScore(strToU8(partwise(parts)));
 
@@ -334,6 +334,7 @@ describe('what is counted', () => {
         bar: null,
         where: '',
         what: 'The score names no tempo; 96 quarter notes a minute are taken.',
+        of: 'piece',
       },
     ]);
   });
@@ -398,6 +399,7 @@ describe('what is counted', () => {
       ),
     ]);
     expect(score.warnings).toEqual([
+      { bar: 1, where: 'Soprano', what: 'Words above the staff are left out.', of: 'exercise' },
       { bar: 2, where: 'Soprano', what: 'The fermata is counted as long as it is written.' },
     ]);
   });

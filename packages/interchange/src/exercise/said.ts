@@ -7,7 +7,7 @@ import {
 } from '@wide-fern/core';
 
 /** What a file says beside its notes, by names of our own that other programs leave alone. */
-export const fieldName = { tonic: 'tonic', mode: 'mode' } as const;
+export const saidName = { tonic: 'tonic', mode: 'mode' } as const;
 
 /** A tonic with its octave: «E♭4». */
 export const fileNote = (tonic: MidiNote, mode: Mode, preference?: AccidentalPreference): string =>
