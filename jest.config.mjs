@@ -47,6 +47,12 @@ export default {
       displayName: 'web',
       testEnvironment: '<rootDir>/packages/web/src/testing/environment.cjs',
       roots: ['<rootDir>/packages/web', '<rootDir>/packages/client'],
+      transform: {
+        ...common.transform,
+        '\\.woff2$': '<rootDir>/packages/web/src/testing/asset.cjs',
+      },
+      transformIgnorePatterns: ['/node_modules/(?!.*\\.woff2$)'],
+      moduleNameMapper: { '^(.+\\.woff2)\\?url$': '$1' },
       testMatch: ['**/*.test.ts', '**/*.test.tsx'],
     },
   ],

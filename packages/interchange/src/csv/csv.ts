@@ -1,8 +1,10 @@
 import type { Exercise } from '@wide-fern/contract';
 import { cautions, kindWords, phaseWords, typedProblemInWords } from '@wide-fern/words';
 import {
+  bareCell,
   cautionsNeeded,
   idFromName,
+  looksLikeFormula,
   modeNames,
   phases,
   purposes,
@@ -39,10 +41,6 @@ const lineOf = ({ music }: Exercise): { mode: string; line: string } =>
     ? { mode: music.mode, line: writeLine(music.notes, music.mode) }
     : { mode: 'mode' in music ? music.mode : '', line: '' };
 
-/** A cell that a spreadsheet would take for a formula is led by an apostrophe. */
-const safe = (cell: string): string => (/^[=+\-@\t]/.test(cell) ? `'${cell}` : cell);
-const unsafe = (cell: string): string => (/^'[=+\-@\t]/.test(cell) ? cell.slice(1) : cell);
-
 /** Exercises as a list for a table, a line each. */
 export function writeCsv(exercises: readonly Exercise[]): string {
   const rows = exercises.map((one): Record<Column, string> => ({
@@ -59,8 +57,8 @@ export function writeCsv(exercises: readonly Exercise[]): string {
     keys: String(one.usual.repetitions),
     ...lineOf(one),
   }));
-  const cells = rows.map((row) => listColumns.map((column) => safe(row[column])));
-  return `${papa.unparse({ fields: [...listColumns], data: cells }, { newline: '\r\n' })}\r\n`;
+  const cells = rows.map((row) => listColumns.map((column) => row[column]));
+  return `${papa.unparse({ fields: [...listColumns], data: cells }, { newline: '\r\n', escapeFormulae: looksLikeFormula })}\r\n`;
 }
 
 function numberIn(words: string | undefined, least: number, most: number, usual: number): number {
@@ -137,7 +135,7 @@ export function readCsv(text: string): FoundExercises {
     header: true,
     skipEmptyLines: 'greedy',
     transformHeader: (header) => header.trim().toLowerCase(),
-    transform: (cell) => unsafe(cell),
+    transform: (cell) => bareCell(cell),
   });
   if (!meta.fields?.includes('name') || !meta.fields.includes('line')) {
     return refuse(

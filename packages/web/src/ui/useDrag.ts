@@ -1,27 +1,32 @@
-import { useRef, type PointerEvent } from 'react';
+import { useDrag as useGesture } from '@use-gesture/react';
 
-/** Follows a pointer from where it is pressed until it is let go; the place is the element's own. */
-export function useDrag(move: (at: { x: number; y: number }) => void) {
-  const held = useRef(false);
-  const follow = (event: PointerEvent<SVGElement>) => {
-    const box = event.currentTarget.ownerSVGElement?.getBoundingClientRect();
-    if (box) move({ x: event.clientX - box.left, y: event.clientY - box.top });
-  };
-  return {
-    onPointerDown: (event: PointerEvent<SVGElement>) => {
-      held.current = true;
-      event.currentTarget.setPointerCapture(event.pointerId);
+/** A place in an SVG, from its own corner. */
+export interface Place {
+  readonly x: number;
+  readonly y: number;
+}
+
+/** A pointer that was pressed on a drawing. */
+export interface Drag extends Place {
+  readonly began: Place;
+  /** It was pressed just now and has not moved yet. */
+  readonly isFirst: boolean;
+  readonly shift: boolean;
+}
+
+/** Follows a pointer from where it is pressed until it is let go; what lies below is not told. */
+export function useDrag(follow: (drag: Drag) => void) {
+  const bind = useGesture(
+    ({ event, currentTarget, xy, initial, first, shiftKey }) => {
+      event.stopPropagation();
+      const box = (currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
+      if (!box) return;
+      const [x, y] = [xy[0] - box.left, xy[1] - box.top];
+      const began = { x: initial[0] - box.left, y: initial[1] - box.top };
+      follow({ x, y, began, isFirst: first, shift: shiftKey });
     },
-    onPointerMove: (event: PointerEvent<SVGElement>) => {
-      if (held.current) follow(event);
-    },
-    onPointerUp: (event: PointerEvent<SVGElement>) => {
-      held.current = false;
-      event.currentTarget.releasePointerCapture(event.pointerId);
-    },
-    onPointerCancel: () => {
-      held.current = false;
-    },
-    style: { cursor: 'grab', touchAction: 'none' } as const,
-  };
+    // Arrows are the sliders' own.
+    { pointer: { keys: false } },
+  );
+  return { ...bind(), style: { cursor: 'grab', touchAction: 'none' } as const };
 }

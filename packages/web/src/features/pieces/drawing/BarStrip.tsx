@@ -1,11 +1,12 @@
 import type { PieceMark } from '@wide-fern/contract';
 import type { PieceAnalysis } from '@wide-fern/core';
 import { barsInWords } from '@wide-fern/words';
-import { useId, type PointerEvent } from 'react';
+import { useId } from 'react';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
+import { useDrag } from '../../../ui/useDrag';
 import type { ChosenBars, Choosing } from '../model/bars';
-import { strip, stripScale, type Column } from './geometry';
+import { strip, stripScale } from './geometry';
 import { MarkSigns } from './MarkSigns';
 import { StripEdge } from './StripEdge';
 import { StripLanes } from './StripLanes';
@@ -29,24 +30,15 @@ export function BarStrip({ analysis, marks, chosen, onChoose, sounding, width }:
     width,
   );
   const { columns, x, columnOf, top, bottom, room, step } = scale;
-  const at = (event: PointerEvent<SVGElement>): Column => {
-    const box = event.currentTarget.ownerSVGElement ?? event.currentTarget;
-    return scale.columnAt(event.clientX - box.getBoundingClientRect().left);
-  };
-  const begin = (event: PointerEvent<SVGElement>) => {
-    const { from, to } = at(event);
-    event.currentTarget.setAttribute('data-began', String(from));
-    event.currentTarget.setPointerCapture(event.pointerId);
-    if (event.shiftKey && chosen) {
+  const drag = useDrag(({ x: at, began, isFirst, shift }) => {
+    const { from, to } = scale.columnAt(at);
+    if (isFirst && shift && chosen) {
       onChoose({ from: Math.min(chosen.from, from), to: Math.max(chosen.to, to) });
-    } else onChoose({ from, to });
-  };
-  const extend = (event: PointerEvent<SVGElement>) => {
-    if (!(event.buttons & 1) || !chosen) return;
-    const { from, to } = at(event);
-    const began = Number(event.currentTarget.getAttribute('data-began'));
-    onChoose({ from: Math.min(began, from), to: Math.max(began, to) });
-  };
+      return;
+    }
+    const first = scale.columnAt(began.x);
+    onChoose({ from: Math.min(first.from, from), to: Math.max(first.to, to) });
+  });
   const left = chosen ? x(columnOf(chosen.from)) : 0;
   const right = chosen ? x(columnOf(chosen.to) + 1) : 0;
   return (
@@ -106,10 +98,8 @@ export function BarStrip({ analysis, marks, chosen, onChoose, sounding, width }:
         width={room}
         height={bottom - strip.numbers}
         fill="transparent"
-        data-began={chosen?.from}
-        style={{ cursor: 'pointer', touchAction: 'none' }}
-        onPointerDown={begin}
-        onPointerMove={extend}
+        {...drag}
+        style={{ ...drag.style, cursor: 'pointer' }}
       />
       {chosen && (
         <rect
@@ -131,7 +121,6 @@ export function BarStrip({ analysis, marks, chosen, onChoose, sounding, width }:
             x={end === 'from' ? left : right}
             scale={scale}
             chosen={chosen}
-            at={at}
             onChoose={onChoose}
           />
         ))}

@@ -1,7 +1,8 @@
-import type { KeyboardEvent, PointerEvent } from 'react';
+import type { KeyboardEvent } from 'react';
 import { Grip } from '../../../ui/Grip';
+import { useDrag } from '../../../ui/useDrag';
 import type { ChosenBars, Choosing } from '../model/bars';
-import { endMoved, withEnd, type Column, type StripScale } from './geometry';
+import { endMoved, withEnd, type StripScale } from './geometry';
 
 /** Where the chosen bars begin or end; it is dragged, or moved by keys. */
 export function StripEdge({
@@ -9,17 +10,18 @@ export function StripEdge({
   x,
   scale,
   chosen,
-  at,
   onChoose,
 }: {
   readonly end: 'from' | 'to';
   readonly x: number;
   readonly scale: StripScale;
   readonly chosen: ChosenBars;
-  readonly at: (event: PointerEvent<SVGElement>) => Column;
   readonly onChoose: (bars: Choosing) => void;
 }) {
   const { columns, top, bottom } = scale;
+  const drag = useDrag(({ x: to, isFirst }) => {
+    if (!isFirst) onChoose(withEnd(chosen, end, scale.columnAt(to)));
+  });
   const keys = (event: KeyboardEvent) => {
     const by = { ArrowLeft: -1, ArrowRight: 1, PageUp: -4, PageDown: 4 }[event.key];
     if (by === undefined) return;
@@ -36,14 +38,8 @@ export function StripEdge({
       aria-valuenow={chosen[end]}
       aria-valuetext={`bar ${chosen[end]}`}
       onKeyDown={keys}
-      onPointerDown={(event) => {
-        event.stopPropagation();
-        event.currentTarget.setPointerCapture(event.pointerId);
-      }}
-      onPointerMove={(event) => {
-        if (event.buttons & 1) onChoose(withEnd(chosen, end, at(event)));
-      }}
-      style={{ cursor: 'ew-resize', touchAction: 'none' }}
+      {...drag}
+      style={{ ...drag.style, cursor: 'ew-resize' }}
     >
       <rect x={x - 12} y={top} width={24} height={bottom - top} fill="transparent" />
       <Grip x={x} y={(top + bottom) / 2} />

@@ -82,7 +82,7 @@ export function stripScale(numbers: readonly number[], parts: number, width: num
   const columns = columnsOf(numbers, room);
   const step = room / columns.length;
   const held = (column: number) => Math.min(columns.length - 1, Math.max(0, column));
-  const every = Math.max(1, Math.ceil(44 / step / 4) * 4);
+  const every = Math.ceil(44 / step);
   const top = strip.numbers + strip.marks + 4;
   return {
     columns,
@@ -97,7 +97,8 @@ export function stripScale(numbers: readonly number[], parts: number, width: num
       return found >= 0 ? found : columns.length - 1;
     },
     columnAt: (x) => columns[held(Math.floor((x - strip.gutter) / step))]!,
-    numbered: Math.max(1, Math.round(every / (columns.length === numbers.length ? 1 : 4))),
+    // In fours of bars, as music is counted.
+    numbered: columns[0]!.places.length > 1 ? every : Math.ceil(every / 4) * 4,
   };
 }
 

@@ -43,8 +43,12 @@ export function ShareCurve({
   const y = (count: number): number => bottom - (count / singers) * (bottom - top);
   const want = (count: number) => onWanted(Math.min(singers, Math.max(1, count)));
   const count = (at: number) => Math.round(((bottom - at) / (bottom - top)) * singers);
-  const lowEdge = useDrag(({ x }) => want(wantedForEdge(here, 'low', axis.note(x))));
-  const highEdge = useDrag(({ x }) => want(wantedForEdge(here, 'high', axis.note(x - 1))));
+  const lowEdge = useDrag(({ x, isFirst }) => {
+    if (!isFirst) want(wantedForEdge(here, 'low', axis.note(x)));
+  });
+  const highEdge = useDrag(({ x, isFirst }) => {
+    if (!isFirst) want(wantedForEdge(here, 'high', axis.note(x - 1)));
+  });
   const [from, to] = [axis.x(comfort[0]), axis.x(comfort[1] + 1)];
   const narrow = axis.left < 150;
   return (
@@ -146,7 +150,9 @@ function Level({
   readonly countAt: (y: number) => number;
   readonly onWanted: (wanted: number) => void;
 }) {
-  const drag = useDrag(({ y: at }) => onWanted(countAt(at)));
+  const drag = useDrag(({ y: at, isFirst }) => {
+    if (!isFirst) onWanted(countAt(at));
+  });
   const keys = (event: KeyboardEvent) => {
     const to = levelAfterKey(event.key, wanted, singers);
     if (to === undefined) return;

@@ -1,7 +1,7 @@
 import {
   bareCell,
-  guardCell,
   guessColumns,
+  looksLikeFormula,
   looksLikeHeadings,
   writeRoster,
   type RosterColumn,
@@ -53,8 +53,8 @@ export function guessReading(rows: readonly (readonly string[])[]): {
 /** A roster as a file: semicolons between cells, since a cell may list parts with commas. */
 export const writeCsv = (singers: readonly RosterSinger[]): string =>
   `\uFEFF${Papa.unparse(
-    writeRoster(singers).map((row) => row.map(guardCell)),
-    { delimiter: ';', newline: '\r\n' },
+    writeRoster(singers),
+    { delimiter: ';', newline: '\r\n', escapeFormulae: looksLikeFormula },
   )}\r\n`;
 
 /** The text of a file. Throws in words when it is too large or not in a known encoding. */

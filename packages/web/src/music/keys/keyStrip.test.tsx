@@ -1,0 +1,134 @@
+import { fireEvent, screen, within } from '@testing-library/react';
+import { choose, evaluate, performAll } from '@wide-fern/plan';
+import { documentOf, tonight } from '@wide-fern/plan/testing';
+import fc from 'fast-check';
+import { show, tidy } from '../../testing/page';
+import { cellAfterKey } from './keyRange';
+import { KeyStrip } from './KeyStrip';
+
+const keysOf = (id: string, changed: object = {}) => {
+  const { keys } = evaluate(performAll(documentOf(id), [choose(id, changed)]), 900).segments[0]!
+    .computed;
+  if (keys.kind !== 'ladder') throw new Error('This has a ladder.');
+  return keys;
+};
+
+async function showStrip(id: string, { changed = {}, mayEdit = true, width = 700 } = {}) {
+  const started: number[] = [];
+  const keys = keysOf(id, changed);
+  await show(
+    <KeyStrip
+      keys={keys}
+      sections={tonight.sections}
+      wording={{ mode: 'major', accidentals: 'flats' }}
+      width={width}
+      mayEdit={mayEdit}
+      onStart={(tonic) => started.push(tonic)}
+    >
+      what is said of it
+    </KeyStrip>,
+  );
+  return { started, keys };
+}
+const grid = () => screen.getByRole('grid');
+const cells = () => within(grid()).getAllByRole('gridcell');
+const starts = () => within(screen.getByRole('group', { name: 'Starts' })).getAllByRole('button');
+
+describe('the key strip', () => {
+  afterEach(tidy);
+
+  it('has a row for every part and a column for every start', async () => {
+    await showStrip('pulley');
+    expect(
+      within(grid())
+        .getAllByRole('rowheader')
+        .map((one) => one.textContent),
+    ).toEqual(['S', 'A', 'T', 'B']);
+    expect(cells()).toHaveLength(4 * starts().length);
+  });
+
+  it('marks the best start, and the start that is sung', async () => {
+    const { keys } = await showStrip('pulley');
+    const best = starts().filter((one) =>
+      /, the best start$/.test(one.getAttribute('aria-label')!),
+    );
+    expect(best).toHaveLength(1);
+    const pressed = starts().filter((one) => one.getAttribute('aria-pressed') === 'true');
+    expect(pressed).toHaveLength(1);
+    if (keys.best.kind === 'ladder' && keys.best.start === keys.sung!.start) {
+      expect(pressed[0]).toBe(best[0]);
+    }
+  });
+
+  it('starts the ladder where it is asked to', async () => {
+    const { started, keys } = await showStrip('pulley');
+    const first = starts()[0]!;
+    fireEvent.click(first);
+    expect(started).toHaveLength(1);
+    expect(started[0]).toBeLessThanOrEqual(keys.sung!.start);
+  });
+
+  it('only shows to who may not change it', async () => {
+    await showStrip('pulley', { mayEdit: false });
+    for (const one of starts()) expect((one as HTMLButtonElement).disabled).toBe(true);
+  });
+
+  it('is walked through by arrows, held at its edges, and says each cell', async () => {
+    await showStrip('pulley');
+    const [first] = cells();
+    expect(first!.tabIndex).toBe(0);
+    fireEvent.focus(first!);
+    fireEvent.keyDown(grid(), { key: 'ArrowRight' });
+    fireEvent.keyDown(grid(), { key: 'ArrowDown' });
+    const now = document.activeElement as HTMLElement;
+    expect(now.dataset.cell).toBe('1-1');
+    expect(now.getAttribute('aria-label')).toMatch(/^Altos on /);
+    // Only the cell that is looked at can be tabbed to.
+    expect(cells().filter(({ tabIndex }) => tabIndex === 0)).toEqual([now]);
+    fireEvent.keyDown(grid(), { key: 'ArrowUp' });
+    fireEvent.keyDown(grid(), { key: 'ArrowUp' });
+    expect((document.activeElement as HTMLElement).dataset.cell).toBe('0-1');
+    // With Shift they are the plan’s.
+    fireEvent.keyDown(grid(), { key: 'ArrowRight', shiftKey: true });
+    expect((document.activeElement as HTMLElement).dataset.cell).toBe('0-1');
+  });
+
+  it('says below what the pointer is on, until it leaves', async () => {
+    await showStrip('pulley');
+    const cell = cells()[0]!;
+    fireEvent.mouseEnter(cell);
+    const words = cell.getAttribute('aria-label')!;
+    expect(screen.getAllByText(words).length).toBeGreaterThan(0);
+    fireEvent.mouseLeave(grid());
+    expect(screen.queryByText(words)).toBeNull();
+  });
+
+  it('shows as many keys as there is room for', async () => {
+    await showStrip('pulley', { width: 240 });
+    expect(starts().length).toBe(Math.floor((240 - 26) / 30));
+  });
+});
+
+describe('the cell an arrow leads to', () => {
+  const size = { rows: 4, columns: 15 };
+  it('lies within the strip, one step away at most', () => {
+    fc.assert(
+      fc.property(
+        fc.nat({ max: 3 }),
+        fc.nat({ max: 14 }),
+        fc.constantFrom('ArrowLeft', 'ArrowRight', 'ArrowUp', 'ArrowDown'),
+        (row, column, key) => {
+          const to = cellAfterKey(key, { row, column }, size)!;
+          expect(to.row).toBeGreaterThanOrEqual(0);
+          expect(to.row).toBeLessThan(size.rows);
+          expect(to.column).toBeGreaterThanOrEqual(0);
+          expect(to.column).toBeLessThan(size.columns);
+          expect(Math.abs(to.row - row) + Math.abs(to.column - column)).toBeLessThanOrEqual(1);
+        },
+      ),
+    );
+  });
+  it('is none for other keys', () => {
+    expect(cellAfterKey('Enter', { row: 0, column: 0 }, size)).toBeUndefined();
+  });
+});

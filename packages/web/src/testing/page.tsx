@@ -1,0 +1,57 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { QueryClientProvider } from '@tanstack/react-query';
+import { act, cleanup, render } from '@testing-library/react';
+import { queryClient } from '@wide-fern/client';
+import type { ReactNode } from 'react';
+import { createMemoryRouter, RouterProvider, type DataRouter } from 'react-router';
+import { gate, type Here } from '../here/session';
+import { system } from '../ui/system';
+
+export const ids = {
+  choir: '00000000-0000-4000-8000-0000000000c0',
+  account: '00000000-0000-4000-8000-0000000000a0',
+  one: '00000000-0000-4000-8000-000000000001',
+  two: '00000000-0000-4000-8000-000000000002',
+  three: '00000000-0000-4000-8000-000000000003',
+} as const;
+
+/** The director of the demo's choir; a reader when asked. */
+export function hereAs(role: Here['choir']['role'] = 'director'): Here {
+  const choir = { id: ids.choir, name: 'Quarry Lane Singers', role };
+  return {
+    account: { id: ids.account, name: 'Joss Whitlam', email: 'joss@choir.test' },
+    choir: { ...choir, timeZone: 'Europe/London', accidentals: 'flats', phraseSeconds: 9 },
+    choirs: [choir],
+    mayEdit: role !== 'reader',
+  };
+}
+
+/** Shows a part of a page below the session gate; answers where one is, and what it was led to. */
+export async function show(
+  children: ReactNode,
+  { role, path = '/' }: { readonly role?: Here['choir']['role']; readonly path?: string } = {},
+): Promise<DataRouter> {
+  const here = hereAs(role);
+  const router = createMemoryRouter(
+    [{ id: gate, path: '*', loader: () => here, element: children }],
+    { initialEntries: [path], hydrationData: { loaderData: { [gate]: here } } },
+  );
+  await act(async () => {
+    await Promise.resolve();
+    render(
+      <ChakraProvider value={system}>
+        <QueryClientProvider client={queryClient}>
+          <RouterProvider router={router} />
+        </QueryClientProvider>
+      </ChakraProvider>,
+    );
+  });
+  return router;
+}
+
+/** Takes everything away that a test left: the page, what was fetched, what the device kept. */
+export function tidy(): void {
+  cleanup();
+  queryClient.clear();
+  localStorage.clear();
+}
