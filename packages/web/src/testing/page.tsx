@@ -29,11 +29,20 @@ export function hereAs(role: Here['choir']['role'] = 'director'): Here {
 /** Shows a part of a page below the session gate; answers where one is, and what it was led to. */
 export async function show(
   children: ReactNode,
-  { role, path = '/' }: { readonly role?: Here['choir']['role']; readonly path?: string } = {},
+  {
+    role,
+    path = '/',
+    pattern = '*',
+  }: {
+    readonly role?: Here['choir']['role'];
+    readonly path?: string;
+    /** Where the page stands, with what stands in its address. */
+    readonly pattern?: string;
+  } = {},
 ): Promise<DataRouter> {
   const here = hereAs(role);
   const router = createMemoryRouter(
-    [{ id: gate, path: '*', loader: () => here, element: children }],
+    [{ id: gate, path: pattern, loader: () => here, element: children }],
     { initialEntries: [path], hydrationData: { loaderData: { [gate]: here } } },
   );
   await act(async () => {

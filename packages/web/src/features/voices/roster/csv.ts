@@ -52,10 +52,11 @@ export function guessReading(rows: readonly (readonly string[])[]): {
 
 /** A roster as a file: semicolons between cells, since a cell may list parts with commas. */
 export const writeCsv = (singers: readonly RosterSinger[]): string =>
-  `\uFEFF${Papa.unparse(
-    writeRoster(singers),
-    { delimiter: ';', newline: '\r\n', escapeFormulae: looksLikeFormula },
-  )}\r\n`;
+  `\uFEFF${Papa.unparse(writeRoster(singers), {
+    delimiter: ';',
+    newline: '\r\n',
+    escapeFormulae: looksLikeFormula,
+  })}\r\n`;
 
 /** The text of a file. Throws in words when it is too large or not in a known encoding. */
 export async function textOf(file: Pick<Blob, 'size' | 'arrayBuffer'>): Promise<string> {

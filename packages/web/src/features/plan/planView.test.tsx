@@ -1,0 +1,210 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
+import type { Evening, SavePlan } from '@wide-fern/contract';
+import { emptyDocument } from '@wide-fern/plan';
+import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
+import { ids, show, tidy } from '../../testing/page';
+import { Refusal, serve } from '../../testing/served';
+import PlanPage from './PlanPage';
+import { planShortcuts } from './planShortcuts';
+import { PlanView } from './PlanView';
+
+const evening: Evening = {
+  id: ids.one,
+  version: 1,
+  name: null,
+  startsAt: '2026-12-01T19:30:00.000Z',
+  endsAt: '2026-12-01T21:30:00.000Z',
+  place: 'Quarry Lane Hall',
+  occasion: 'evening after work',
+  forbids: [],
+  agenda: [
+    { id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null },
+    { id: 'break', kind: 'break', title: 'Break', minutes: 15, piece: null },
+  ],
+  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] } as Evening['tonight'],
+  pieces: [],
+  withEveryone: [...tonight.sections] as Evening['withEveryone'],
+  wishes: [],
+};
+const document = documentOf('coat-off', 'narrow-hum', 'pulley');
+
+async function view(of = document, role?: 'reader'): Promise<PlanStore> {
+  const store = createPlanStore(planOf(of), emptyDocument(tonight));
+  await show(<PlanView evening={evening} item="warm-up" store={store} />, role ? { role } : {});
+  return store;
+}
+const press = (key: string, more: object = {}) => fireEvent.keyDown(window, { key, ...more });
+const strip = () => screen.getByRole('list', { name: /segments/i });
+const segments = () => within(strip()).getAllByRole('button');
+const current = () =>
+  segments().find((one) => one.getAttribute('aria-current') === 'true')?.dataset.segment;
+const said = () =>
+  screen
+    .getAllByRole('status')
+    .map(({ textContent }) => textContent)
+    .join(' ');
+afterEach(tidy);
+
+describe('a plan on the page', () => {
+  it('says how long it is, when it ends, and what it rests on', async () => {
+    await view();
+    expect(window.document.body.textContent).toMatch(/\d:\d\d of 15:00/);
+    expect(screen.getByRole('img', { name: /^The range weave/ })).toBeTruthy();
+    expect(segments()).toHaveLength(3);
+  });
+
+  it('opens a segment that is chosen, and walks on by key', async () => {
+    await view();
+    fireEvent.click(segments()[1]!);
+    expect(current()).toBe('narrow-hum');
+    expect(screen.getByRole('region', { name: 'Bench: Narrow hum' })).toBeTruthy();
+    press('n');
+    expect(current()).toBe('pulley');
+    press('p');
+    press('p');
+    expect(current()).toBe('coat-off');
+  });
+
+  it('starts higher or lower, takes a key more or fewer, and takes that back, by key', async () => {
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    const choices = () => store.getState().document.segments[2]!.choices;
+    const { repetitions } = choices();
+    press('+');
+    expect(choices().repetitions).toBe(repetitions + 1);
+    press('u');
+    expect(choices().repetitions).toBe(repetitions);
+    press('U', { shiftKey: true });
+    expect(choices().repetitions).toBe(repetitions + 1);
+    press(']');
+    expect(choices().start).not.toBeNull();
+  });
+
+  it('moves a segment by key, and says so', async () => {
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    press('ArrowLeft', { shiftKey: true });
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'pulley', 'narrow-hum']);
+    await waitFor(() => expect(said()).toMatch(/Pulley/));
+  });
+
+  it('lists its keys, and can do without letters', async () => {
+    await view();
+    press('?');
+    await screen.findByText('next segment');
+    press('?');
+    await waitFor(() => expect(screen.queryByText('next segment')).toBeNull());
+  });
+
+  it('says what to do where nothing is planned', async () => {
+    await view(emptyDocument(tonight));
+    expect(screen.getByRole('button', { name: 'Add an exercise' })).toBeTruthy();
+    expect(window.document.body.textContent).toMatch(/15/);
+  });
+
+  it('is only looked at by a reader', async () => {
+    const store = await view(document, 'reader');
+    expect(screen.queryByRole('button', { name: 'Add an exercise' })).toBeNull();
+    fireEvent.click(segments()[2]!);
+    press('+');
+    press('ArrowLeft', { shiftKey: true });
+    expect(store.getState().document).toBe(document);
+  });
+
+  it('shows both versions where somebody else changed the same', async () => {
+    const store = await view();
+    const theirs = planOf(documentOf('coat-off', 'pulley'), 2);
+    act(() => store.getState().setSaving({ kind: 'clash', theirs }));
+    await screen.findByRole('heading', { name: /changed in another window/ });
+    fireEvent.click(screen.getByRole('button', { name: 'Take the other' }));
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'pulley']);
+  });
+
+  it('says why it is not saved, and that it is kept', async () => {
+    const store = await view();
+    act(() => store.getState().setSaving({ kind: 'refused', message: 'The plan is too long.' }));
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'Not saved: The plan is too long. Your changes are kept on this device.',
+    );
+  });
+});
+
+describe('the keys of a plan', () => {
+  const acts = (mayEdit: boolean) =>
+    planShortcuts({
+      mayEdit,
+      go: () => undefined,
+      startBy: () => undefined,
+      keysBy: () => undefined,
+      moveBy: () => undefined,
+      hear: () => undefined,
+      undo: () => undefined,
+      redo: () => undefined,
+      openShelf: () => undefined,
+      toggleKeys: () => undefined,
+    });
+  it('are each one’s own, and each has words', () => {
+    const all = acts(true);
+    expect(new Set(all.map(({ keys }) => keys)).size).toBe(all.length);
+    for (const { words } of all) expect(words).not.toBe('');
+  });
+  it('of a reader only look', () => {
+    expect(acts(false).map(({ keys }) => keys)).toEqual(['n', 'p', 'h', '?']);
+  });
+  it('of the platform undo and redo, and are told apart by Shift', () => {
+    const find = (init: KeyboardEventInit) =>
+      acts(true).find(({ match }) => match(new KeyboardEvent('keydown', init)))?.keys;
+    expect(find({ key: 'z', ctrlKey: true })).toBe('u');
+    expect(find({ key: 'Z', metaKey: true, shiftKey: true })).toBe('Shift and u');
+    expect(find({ key: 'z' })).toBeUndefined();
+  });
+});
+
+describe('the page of a plan', () => {
+  const open = () =>
+    show(<PlanPage />, {
+      path: `/evenings/${ids.one}/plan/warm-up`,
+      pattern: '/evenings/:evening/plan/:item',
+    });
+  beforeEach(() => {
+    queryClient.clear();
+  });
+
+  it('opens the server’s plan and saves what is changed in it', async () => {
+    let now = planOf(document);
+    const server = serve({
+      showPlan: () => ({ plan: now }),
+      showEvening: () => evening,
+      savePlan: ({ body }) => {
+        now = planOf(body.document, body.version + 1);
+        return now;
+      },
+    });
+    await open();
+    await waitFor(() => expect(segments()).toHaveLength(3));
+    fireEvent.click(segments()[2]!);
+    press('+');
+    fireEvent(window, new Event('online'));
+    await waitFor(() => expect(server.asked.some(({ name }) => name === 'savePlan')).toBe(true));
+    const saved = server.asked.find(({ name }) => name === 'savePlan')!.body as SavePlan;
+    expect(saved.version).toBe(1);
+    expect(idsOf(saved.document)).toEqual(idsOf(document));
+  });
+
+  it('says what went wrong, and tries again when asked', async () => {
+    const server = serve({
+      showEvening: () => evening,
+      showPlan: () => {
+        throw new Refusal(404, 'not_found', 'This evening has no such plan.');
+      },
+    });
+    await open();
+    expect((await screen.findByRole('alert')).textContent).toContain(
+      'This evening has no such plan.',
+    );
+    server.answers = { showEvening: () => evening, showPlan: () => ({ plan: planOf(document) }) };
+    fireEvent.click(screen.getByRole('button', { name: 'Try again' }));
+    await waitFor(() => expect(segments()).toHaveLength(3));
+  });
+});
