@@ -1,19 +1,35 @@
-import { IDBFactory } from 'fake-indexeddb';
+import * as fake from 'fake-indexeddb';
+import type * as LargeModule from './large';
 
-type Large = typeof import('./large');
+type Large = typeof LargeModule;
 
-/** The module as a page has it that was opened just now. */
-async function opened(indexedDB: IDBFactory | undefined): Promise<Large> {
-  await import('fake-indexeddb/auto');
-  Object.defineProperty(globalThis, 'indexedDB', { value: indexedDB, configurable: true });
-  const { forgetLarge, hasLarge, keepLarge, readLarge } = await import('./large');
-  return { forgetLarge, hasLarge, keepLarge, readLarge };
+/** The module as a page has it that was opened just now, in a browser that has room. */
+async function opened(): Promise<Large> {
+  const {
+    indexedDB,
+    IDBCursor,
+    IDBDatabase,
+    IDBIndex,
+    IDBObjectStore,
+    IDBRequest,
+    IDBTransaction,
+  } = fake;
+  Object.assign(globalThis, {
+    indexedDB,
+    IDBCursor,
+    IDBDatabase,
+    IDBIndex,
+    IDBObjectStore,
+    IDBRequest,
+    IDBTransaction,
+  });
+  return import('./large');
 }
 
 describe('what is large and kept on the device', () => {
   let large: Large;
   beforeAll(async () => {
-    large = await opened(new IDBFactory());
+    large = await opened();
   });
   beforeEach(() => large.forgetLarge());
 

@@ -132,7 +132,7 @@ describe('who is here, on its way to the server', () => {
     const { it: outside, answer, refusals, due } = world();
     const outbox = presenceOutbox('me', 'evening', outside);
     outbox.change({ singers: [away(a)] });
-    await answer(new ApiError(401, 'not_signed_in', 'Sign in first.'));
+    await answer(new ApiError(401, 'sign_in_first', 'Sign in first.'));
     expect(refusals()).toBe(0);
     expect(due()).toBe(1);
     expect(readPending('me', 'evening')).toEqual({ singers: [away(a)] });

@@ -24,13 +24,13 @@ module.exports = class extends TestEnvironment {
     }
     // Open channels would keep the run from ending.
     const { close } = this;
-    global.MessageChannel ??= class extends MessageChannel {
+    global.MessageChannel ??= class extends globalThis.MessageChannel {
       constructor() {
         super();
         close.push(this.port1);
       }
     };
-    global.BroadcastChannel ??= class extends BroadcastChannel {
+    global.BroadcastChannel ??= class extends globalThis.BroadcastChannel {
       constructor(name) {
         super(name);
         close.push(this);

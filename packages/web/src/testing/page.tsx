@@ -16,7 +16,7 @@ export const ids = {
 } as const;
 
 /** The director of the demo's choir; a reader when asked. */
-export function hereAs(role: Here['choir']['role'] = 'director'): Here {
+function hereAs(role: Here['choir']['role'] = 'director'): Here {
   const choir = { id: ids.choir, name: 'Quarry Lane Singers', role };
   return {
     account: { id: ids.account, name: 'Joss Whitlam', email: 'joss@choir.test' },
@@ -46,7 +46,6 @@ export async function show(
     { initialEntries: [path], hydrationData: { loaderData: { [gate]: here } } },
   );
   await act(async () => {
-    await Promise.resolve();
     render(
       <ChakraProvider value={system}>
         <QueryClientProvider client={queryClient}>
@@ -54,6 +53,8 @@ export async function show(
         </QueryClientProvider>
       </ChakraProvider>,
     );
+    // What the page fetches of its own code comes in turns of its own.
+    await new Promise((done) => setTimeout(done));
   });
   return router;
 }

@@ -22,7 +22,7 @@ const evening: Evening = {
     { id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null },
     { id: 'break', kind: 'break', title: 'Break', minutes: 15, piece: null },
   ],
-  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] } as Evening['tonight'],
+  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
   pieces: [],
   withEveryone: [...tonight.sections] as Evening['withEveryone'],
   wishes: [],

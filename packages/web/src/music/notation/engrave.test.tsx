@@ -22,7 +22,7 @@ const plain = (id: string, tonic = 60) => plainScore(one(id), 72, [tonic])!;
 const choir = (id: string): Score => {
   const exercise = one(id);
   const { repetitions } = computeSegment(
-    { exercise, choices: { ...exercise.usual, start: null } },
+    { id, exercise, choices: { ...exercise.usual, start: null } },
     tonight,
   );
   return choirScore(exercise, 72, tonight.sections, repetitions)!;

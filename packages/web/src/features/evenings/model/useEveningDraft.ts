@@ -63,7 +63,10 @@ export function useEveningDraft(evening: Evening, account: string, timeZone: str
   };
   // What a closed window left behind is taken up again; from then on it is this window's own.
   useEffect(() => {
+    let isHere = true;
     void otherOpenWindows().then((isOpen) => {
+      // Whoever left meanwhile leaves it to the next.
+      if (!isHere) return;
       const left = kept
         .below('evening', account, evening.id)
         .find(({ ids: [window = ''] }) => window !== thisWindow && !isOpen(window));
@@ -72,6 +75,9 @@ export function useEveningDraft(evening: Evening, account: string, timeZone: str
       kept.keep(['evening', account, evening.id, thisWindow], left.value);
       setTyped((now) => (same(now.draft, now.begun) ? left.value : now));
     });
+    return () => {
+      isHere = false;
+    };
   }, [account, evening.id]);
   return {
     draft: typed.draft,

@@ -47,7 +47,7 @@ const stored = () => queryClient.getQueryData<Piece>(key)!;
 /** A panel that follows what is held of the piece. */
 function Held({ children }: { readonly children: (piece: Piece) => React.ReactNode }) {
   const { data } = useQuery({ queryKey: key, queryFn: () => stored(), staleTime: Infinity });
-  return data ? children(data as Piece) : null;
+  return data ? children(data) : null;
 }
 const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
 const fill = (label: string, value: string) =>

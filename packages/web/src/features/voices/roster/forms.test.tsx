@@ -4,7 +4,7 @@ import { mixedChoir } from '@wide-fern/core';
 import { useState } from 'react';
 import { ids, show, tidy } from '../../../testing/page';
 import { Refusal, serve } from '../../../testing/served';
-import { singerNamed, sopranos } from '../testing/choir';
+import { type singerNamed, sopranos } from '../testing/choir';
 import { guessReading, readCells } from './csv';
 import { keepList, readKept, type ReadList } from './keptList';
 import { MapList } from './MapList';

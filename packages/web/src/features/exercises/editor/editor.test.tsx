@@ -1,0 +1,162 @@
+import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { exercises } from '@wide-fern/catalogue';
+import type { ChangeExercise, Exercise, StoreExercises } from '@wide-fern/contract';
+import { tonight } from '@wide-fern/plan/testing';
+import { ids, show, tidy } from '../../../testing/page';
+import { Refusal, serve } from '../../../testing/served';
+import { listExercises, type Listed } from '../model/listed';
+import type { ReadyExercises } from '../model/useExercises';
+import { Editor } from './Editor';
+import { readKept } from './model/kept';
+import '../../../music/notation/ScoreStaff';
+
+const pulley = exercises.find(({ id }) => id === 'pulley')!;
+const own: Exercise = { ...pulley, id: 'our-pulley', name: 'Our pulley', version: 3 };
+const all = listExercises(exercises, { own: [own], marks: {}, lastUsed: {} }, tonight.sections);
+const listed = (id: string): Listed => all.find(({ exercise }) => exercise.id === id)!;
+const data: ReadyExercises = { kind: 'ready', all, tonight, evening: undefined };
+
+const edit = (begun?: Listed) =>
+  show(<Editor from={begun?.exercise.id ?? 'new'} begun={begun} data={data} />);
+const fill = (label: string, value: string) =>
+  fireEvent.change(screen.getByLabelText(label), { target: { value } });
+const field = (label: string) => screen.getByLabelText<HTMLInputElement>(label);
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const alerts = () =>
+  screen
+    .queryAllByRole('alert')
+    .map(({ textContent }) => textContent)
+    .join(' ');
+const kept = (from = 'new') => readKept(ids.account, ids.choir, from);
+afterEach(tidy);
+
+describe('an exercise that is made', () => {
+  it('begins empty, and says on the first try what is missing', async () => {
+    const server = serve({});
+    await edit();
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Make an exercise');
+    expect(alerts()).toBe('');
+    click('Keep it');
+    expect(alerts()).toMatch(/Not kept yet: /);
+    expect(server.asked).toEqual([]);
+  });
+
+  it('is kept on this device at every stroke, and taken up again', async () => {
+    await edit();
+    fill('Name', 'Bright gate');
+    expect(kept()?.name).toBe('Bright gate');
+    cleanup();
+    await edit();
+    expect(field('Name').value).toBe('Bright gate');
+    expect(screen.getByText(/^Taken up where you left it/)).toBeTruthy();
+    click('begin again');
+    expect(field('Name').value).toBe('');
+    expect(kept()).toBeUndefined();
+  });
+
+  it('says while it is made how long it is and in how many keys it can be sung', async () => {
+    await edit(listed('pulley'));
+    const said = screen.getAllByRole('status').map(({ textContent }) => textContent ?? '');
+    expect(
+      said.some((one) => /^\d:\d\d with its keys and its talk\..*suits? every part/.test(one)),
+    ).toBe(true);
+  });
+
+  it('asks for what its kind needs', async () => {
+    await edit();
+    fill('Kind', 'glide');
+    expect(
+      field('The slide: where it begins, then each step with the beats to get there'),
+    ).toBeTruthy();
+    expect(screen.queryByLabelText('Bars')).toBeNull();
+    fill('Kind', 'chord');
+    expect(field('Tones of the chord, as steps from its root')).toBeTruthy();
+    fill('Kind', 'breath');
+    expect(screen.queryByLabelText('Mode')).toBeNull();
+    fill('Kind', 'hold');
+    expect(field('Syllables, one after the other on the same note')).toBeTruthy();
+    fill('Kind', 'body');
+    expect(field('What is done, one move a line')).toBeTruthy();
+  });
+
+  it('can have a line more, and one less', async () => {
+    await edit();
+    fill('Kind', 'lines');
+    const lines = () => screen.getAllByLabelText(/^Line \d.*, typed$/).length;
+    const before = lines();
+    click('another line below');
+    expect(lines()).toBe(before + 1);
+    click(`take line ${before + 1} away`);
+    expect(lines()).toBe(before);
+  });
+
+  it('is stored and then forgotten here', async () => {
+    const server = serve({
+      storeExercises: ({ body }) => ({ stored: body.exercises, alike: [] }),
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    });
+    const router = await edit(listed('pulley'));
+    expect(field('Name').value).toBe('Pulley, ours');
+    fill('Name', 'Pulley in the rain');
+    expect(kept('pulley')).toBeDefined();
+    click('Keep it');
+    await waitFor(() =>
+      expect(router.state.location.pathname).toBe('/exercises/pulley-in-the-rain'),
+    );
+    const { exercises: stored } = server.asked.find(({ name }) => name === 'storeExercises')!
+      .body as StoreExercises;
+    expect(stored[0]).toMatchObject({ name: 'Pulley in the rain', music: pulley.music });
+    expect(kept('pulley')).toBeUndefined();
+  });
+
+  it('is not stored twice when it is here already', async () => {
+    serve({ storeExercises: () => ({ stored: [], alike: ['Pulley'] }) });
+    await edit(listed('pulley'));
+    click('Keep it');
+    await waitFor(() => expect(alerts()).toMatch(/“Pulley” is here already, exactly like this/));
+  });
+});
+
+describe('an exercise of one’s own', () => {
+  it('is stored as a new version over the one that was looked at', async () => {
+    const server = serve({
+      changeExercise: ({ body }) => body.exercise,
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    });
+    const router = await edit(listed('our-pulley'));
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Change an exercise');
+    fill('Name', 'Our old pulley');
+    click('Keep as a new version');
+    await waitFor(() => expect(router.state.location.pathname).toBe('/exercises/our-pulley'));
+    const body = server.asked.find(({ name }) => name === 'changeExercise')!.body as ChangeExercise;
+    expect([body.version, body.exercise.name]).toEqual([3, 'Our old pulley']);
+  });
+
+  it('can be kept as another when somebody changed it meanwhile', async () => {
+    const server = serve({
+      changeExercise: () => {
+        throw new Refusal(409, 'changed_meanwhile', 'Changed meanwhile.');
+      },
+      storeExercises: ({ body }) => ({ stored: body.exercises, alike: [] }),
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    });
+    await edit(listed('our-pulley'));
+    fill('Name', 'Pulley of mine');
+    click('Keep as a new version');
+    await waitFor(() => expect(alerts()).toMatch(/Someone else changed this exercise meanwhile/));
+    expect(field('Name').value).toBe('Pulley of mine');
+    click('keep mine as one of its own');
+    await waitFor(() =>
+      expect(server.asked.some(({ name }) => name === 'storeExercises')).toBe(true),
+    );
+  });
+
+  it('stays here when the server cannot be reached', async () => {
+    serve({});
+    await edit(listed('our-pulley'));
+    fill('Name', 'Pulley of mine');
+    click('Keep as a new version');
+    await waitFor(() => expect(alerts()).toMatch(/cannot be reached/));
+    expect(kept('our-pulley')?.name).toBe('Pulley of mine');
+  });
+});
