@@ -281,7 +281,8 @@ export function writeScoreXml(score: PieceScore): string {
     ),
   );
   return writeXml(root, {
-    pubID: '-//Recordare//DTD MusicXML 4.0 Partwise//EN',
-    sysID: 'http://www.musicxml.org/dtds/partwise.dtd',
+    name: 'score-partwise',
+    publicId: '-//Recordare//DTD MusicXML 4.0 Partwise//EN',
+    address: 'http://www.musicxml.org/dtds/partwise.dtd',
   });
 }
