@@ -1,15 +1,11 @@
 import { createSystem, defaultBaseConfig, defineConfig, mergeConfigs } from '@chakra-ui/react';
 import {
-  animationStyles,
   breakpoints,
   buttonRecipe,
   fieldSlotRecipe,
   globalCss,
   inputRecipe,
-  keyframes,
-  layerStyles,
   nativeSelectSlotRecipe,
-  semanticTokens,
   textStyles,
   tokens,
 } from '@chakra-ui/react/theme';
@@ -37,6 +33,24 @@ const colors = {
   partB: inks('#4A5A8C', '#A4B3E0'),
 };
 
+const of = (ink: keyof typeof colors) => ({ value: `{colors.${ink}}` });
+/** The names by which the toolkit's own recipes ask for colours, in the design's inks. */
+const toolkit = {
+  bg: { DEFAULT: of('paper'), panel: of('sheet'), muted: of('sunk'), subtle: of('sunk') },
+  fg: { DEFAULT: of('ink'), muted: of('inkSoft'), subtle: of('inkSoft'), error: of('brick') },
+  border: { DEFAULT: of('line'), emphasized: of('inkSoft'), error: of('brick') },
+  gray: {
+    contrast: of('paper'),
+    fg: of('ink'),
+    subtle: of('sunk'),
+    muted: of('line'),
+    emphasized: of('line'),
+    solid: of('ink'),
+    focusRing: of('fern'),
+    border: of('line'),
+  },
+};
+
 const ours = defineConfig({
   preflight: true,
   cssVarsPrefix: 'chakra',
@@ -59,7 +73,6 @@ const ours = defineConfig({
   },
   theme: {
     breakpoints,
-    keyframes,
     textStyles: {
       ...textStyles,
       name: {
@@ -71,17 +84,10 @@ const ours = defineConfig({
         },
       },
     },
-    layerStyles,
-    animationStyles,
+    layerStyles: { disabled: { value: { opacity: 0.5, cursor: 'not-allowed' } } },
     semanticTokens: {
-      ...semanticTokens,
-      colors: { ...semanticTokens.colors, ...colors },
-      radii: {
-        ...semanticTokens.radii,
-        l1: { value: '3px' },
-        l2: { value: '3px' },
-        l3: { value: '3px' },
-      },
+      colors: { ...colors, ...toolkit },
+      radii: Object.fromEntries(['l1', 'l2', 'l3'].map((name) => [name, { value: '3px' }])),
     },
     tokens: {
       ...tokens,

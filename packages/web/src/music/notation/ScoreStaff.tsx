@@ -4,7 +4,7 @@ import { type AccidentalPreference, type Score } from '@wide-fern/core';
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { useWidth } from '../../ui/useSize';
 import { canBeClosed, engraveClosed } from './closed';
-import { engrave, stepOfTonic, type Engraved } from './engrave';
+import { engrave, leastHeight, stepOfTonic, type Engraved } from './engrave';
 import { loadMusicFont } from './fonts';
 
 /** Where a staff was pointed at: the event there, if any, and the step of the scale at that height. */
@@ -99,7 +99,8 @@ export default function ScoreStaff({
           parts: nameOf,
         })}
         color="ink"
-        minH="110px"
+        // What stands below does not move when the staff is drawn.
+        minH={closed ? '254px' : `${leastHeight(key.lines.length)}px`}
         cursor={onPoint ? 'crosshair' : undefined}
         onClick={point}
       />

@@ -86,6 +86,12 @@ interface BarPlace {
 }
 
 const staffHeight = 104;
+/** What stands below the staves of a row, and below the last row. */
+const below = { row: 18, page: 6 } as const;
+
+/** How high so many lines are at least, in one row: room that is kept before they are drawn. */
+export const leastHeight = (lines: number): number => staffHeight * lines + below.row + below.page;
+
 /** What a beginning needs for the metre. */
 const metreWidth = 24;
 
@@ -122,8 +128,8 @@ class Sheet {
     this.events = lines.map((line) => withLanding(line.events));
     this.room = width - this.left - this.headWidth(0) - 10;
     this.systems = systemsOf(this.events, score.metre, this.room);
-    this.systemHeight = staffHeight * lines.length + 18;
-    this.height = Math.max(1, this.systems.length) * this.systemHeight + 6;
+    this.systemHeight = staffHeight * lines.length + below.row;
+    this.height = Math.max(1, this.systems.length) * this.systemHeight + below.page;
     const renderer = new Renderer(frame, Renderer.Backends.SVG);
     renderer.resize(width, this.height);
     this.context = renderer.getContext();
@@ -174,7 +180,7 @@ class Sheet {
       if (isFirst && this.isOfMany) this.drawNames(staves);
       x += width;
     });
-    syllables.forEach(onOneLine);
+    for (const row of syllables) onOneLine(row);
     placed.forEach((notes, part) => {
       for (const join of joins(notes, this.events[part]!)) {
         join.setContext(this.context as never).draw();

@@ -54,7 +54,7 @@ export function LineEditor({
           borderBottomWidth="1px"
         >
           {line.score && (
-            <Suspense fallback={<Box h="110px" />}>
+            <Suspense fallback={<Box h="128px" />}>
               <ScoreStaff
                 score={line.score}
                 accidentals={choir.accidentals}

@@ -48,7 +48,7 @@ export function FoundMusic({
         {tempo === undefined ? '; no tempo in the file, 84 is taken' : `, ${tempo} a minute`}
       </Label>
       {score && (
-        <Suspense fallback={<Box h="110px" />}>
+        <Suspense fallback={<Box h="128px" />}>
           <ScoreStaff score={score} accidentals={choir.accidentals} />
         </Suspense>
       )}
