@@ -10,4 +10,5 @@ export * from './edit/perform';
 export * from './evaluate';
 export * from './itemTime';
 export * from './needs';
+export * from './open';
 export { candidate } from './remembered';

@@ -21,4 +21,5 @@ export * from './problems';
 export * from './lastUsed';
 export * from './piece';
 export * from './sections';
+export * from './tonight/open';
 export * from './tonight/sentence';

@@ -1,0 +1,63 @@
+import { noteName, type AccidentalPreference, type PlaceNeed } from '@wide-fern/core';
+import type { OpenFact } from '@wide-fern/plan';
+import { capitalise, formFor, semitonesInWords } from '../counting';
+
+const needWords: Readonly<Record<PlaceNeed, string>> = {
+  standing: 'standing',
+  floor: 'the floor',
+  noise: 'noise',
+  prop: 'things to hold',
+  mirror: 'a mirror',
+};
+
+/** An open decision as a sentence, and the one act that settles it. */
+export function openInWords(
+  fact: OpenFact,
+  {
+    clock,
+    accidentals,
+  }: {
+    readonly clock: (moment: number) => string;
+    readonly accidentals: AccidentalPreference;
+  },
+): { readonly words: string; readonly act: string } {
+  switch (fact.kind) {
+    case 'overfull': {
+      const { minutes } = fact;
+      return {
+        words: `The evening has ${minutes} ${formFor(minutes, 'minute', 'minutes')} too much on it.`,
+        act: 'change the agenda',
+      };
+    }
+    case 'no-warm-up':
+      return { words: 'No time is set aside for a warm-up.', act: 'change the agenda' };
+    case 'not-allowed':
+      return {
+        words: `“${fact.exercise}” needs ${needWords[fact.need]}, which the place does not allow.`,
+        act: 'choose something else',
+      };
+    case 'wish':
+      return {
+        words: `Nothing in the warm-up trains ${fact.skill}, the target of “${fact.title}”.`,
+        act: 'choose something for it',
+      };
+    case 'empty':
+      return {
+        words: `The ${fact.title.toLowerCase()} at ${clock(fact.at)} has no exercise.`,
+        act: 'plan it',
+      };
+    case 'outside': {
+      const { many, side, note, by, title, bar } = fact;
+      const way = side === 'above' ? 'up' : 'down';
+      return {
+        words: `${capitalise(many)} go ${way} to ${noteName(note, accidentals)} in “${title}”, ${semitonesInWords(by)} ${side} tonight.`,
+        act: bar === undefined ? 'look at the piece' : `look at bar ${bar}`,
+      };
+    }
+    case 'unknown':
+      return {
+        words: `Nobody knows yet what “${fact.title}” asks of the voices.`,
+        act: 'type its notes',
+      };
+  }
+}
