@@ -6,7 +6,7 @@ import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { ids, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
 import PlanPage from './PlanPage';
-import { planShortcuts } from './planShortcuts';
+import { planShortcuts } from './model/planShortcuts';
 import { PlanView } from './PlanView';
 
 const evening: Evening = {

@@ -8,7 +8,6 @@ import { saveFile } from '../../ui/saveFile';
 import { Stepper } from '../../ui/Stepper';
 import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
 import { WordButton } from '../../ui/words';
-import { renderWav } from './player';
 import { useHearing } from './useHearing';
 
 /** Hearing an exercise: on and off, how fast, which part louder, and as a file. */
@@ -47,6 +46,7 @@ export function Hear({
   const write = async () => {
     setRendering('yes');
     try {
+      const { renderWav } = await import('./player');
       const file = await renderWav(programme(listening, tempo), loud);
       saveFile(`${name}.wav`, 'audio/wav', file);
       setRendering('no');

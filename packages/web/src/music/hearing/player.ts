@@ -1,5 +1,6 @@
 import type { Programme, Seconds } from '@wide-fern/core';
 import { writeWav } from '@wide-fern/sound';
+import { NoSound } from './noSound';
 import { orchestra, type Orchestra } from './orchestra';
 
 /** Something that is being played. */
@@ -13,13 +14,6 @@ export interface Playing {
 
 /** Notes are scheduled this long ahead, so that the first one is on time too. */
 const ahead: Seconds = 0.12;
-
-/** Thrown where the device makes no sound. */
-export class NoSound extends Error {
-  constructor() {
-    super('This device gives no sound. Its speaker may be off or taken by another program.');
-  }
-}
 
 /**
  * Plays a programme from a moment on, scheduled on the audio clock.

@@ -1,6 +1,7 @@
 import { programme, type Listening, type Seconds } from '@wide-fern/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { NoSound, play, type Playing } from './player';
+import { NoSound } from './noSound';
+import type { Playing } from './player';
 
 export type Hearing =
   | { readonly kind: 'silent' }
@@ -31,6 +32,8 @@ export function useHearing(listening: Listening | undefined, tempo: number, loud
       setState((was) => (was.kind === 'playing' ? was : { kind: 'opening' }));
       const piece = programme(listening, tempo);
       try {
+        // The instruments come along when something is heard.
+        const { play } = await import('./player');
         const opened = await play(piece, loud, from);
         if (mine !== turn.current) {
           opened.stop();

@@ -1,5 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
-import { NoSound, play, type Playing } from '../../../music/hearing/player';
+import { NoSound } from '../../../music/hearing/noSound';
+import type { Playing } from '../../../music/hearing/player';
 import type { Asks } from './messages';
 import type { ScoreWorker } from './scoreWorker';
 
@@ -57,6 +58,7 @@ export function usePieceHearing(
         stretch: Asks['listen']['answer'],
         after: number | undefined,
       ): Promise<void> => {
+        const { play } = await import('../../../music/hearing/player');
         const opened = await play(stretch.programme, loud, 0, after);
         if (!isMine()) {
           opened.stop();

@@ -5,7 +5,7 @@ import { editSaid } from '@wide-fern/words';
 import { useMemo, useState, type RefObject } from 'react';
 import { useHere } from '../../../here/session';
 import { lettersOn, useShortcuts } from '../../../ui/useShortcuts';
-import { planShortcuts } from '../planShortcuts';
+import { planShortcuts } from './planShortcuts';
 import { useSegmentHearing } from './useSegmentHearing';
 
 /** What stands below the strip. */

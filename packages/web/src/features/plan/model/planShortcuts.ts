@@ -1,4 +1,4 @@
-import { letter, type Shortcut } from '../../ui/useShortcuts';
+import { letter, type Shortcut } from '../../../ui/useShortcuts';
 
 /** What the keys of a plan can do. */
 export interface PlanActs {
