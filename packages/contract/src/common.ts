@@ -16,6 +16,14 @@ export const withinReach = (range: {
 }): boolean => range.reach[0] <= range.comfort[0] && range.comfort[1] <= range.reach[1];
 export const withinReachMessage = 'The comfort must lie inside the reach.';
 
+/** A day that a choir may meet on, or has met on. */
+export const day = z.iso
+  .date('Choose a date.')
+  .refine(
+    (date) => date >= '1900-01-01' && date < '2201-01-01',
+    'Choose a date from 1900 to 2200.',
+  );
+
 export const uuid = z.uuid('This is not a valid id.');
 
 /** One line of text of limited length, without blank ends. */

@@ -1,5 +1,5 @@
 import { placeNeeds, occasions, purposes } from '@wide-fern/core';
-import { line, uuid } from './common';
+import { day, line, uuid } from './common';
 import { openTargetSchema, rangesSchema } from './piece';
 import { sectionSchema, tonightSchema } from './plan';
 import { z } from './zod';
@@ -87,7 +87,7 @@ const clock = z.string().regex(/^([01]\d|2[0-3]):[0-5]\d$/, 'A time is written l
 /** An evening as it is typed: local date and times in the choir's own zone. */
 const typedEvening = {
   name: z.string().trim().max(120, 'At most 120 characters.').nullable(),
-  date: z.iso.date('Choose a date.'),
+  date: day,
   start: clock,
   end: clock,
   place: line(80),
@@ -117,7 +117,7 @@ export const mostDates = 104;
 /** The same evening again on other dates. */
 export const copyEveningSchema = z.object({
   dates: z
-    .array(z.iso.date('Choose a date.'))
+    .array(day)
     .min(1, 'Choose at least one date.')
     .max(mostDates, `At most ${mostDates} dates at once.`),
   /** Whether its warm-up plans go along. */

@@ -1,5 +1,5 @@
 import { purposes } from '@wide-fern/core';
-import { line, pitchRange, uuid } from './common';
+import { day, line, pitchRange, uuid } from './common';
 import { z } from './zod';
 
 /** A choir keeps at most so many pieces. */
@@ -9,7 +9,6 @@ export const largestScoreFile = 20_000_000;
 
 const partId = z.string().min(1).max(8);
 const barNumber = z.int().min(0).max(20_000);
-const date = z.iso.date('Choose a date.');
 
 export const rangesSchema = z
   .record(partId, pitchRange)
@@ -100,7 +99,7 @@ export type PieceMark = z.infer<typeof pieceMarkSchema>;
 /** A run of a piece as somebody judged it. */
 export const judgementBodySchema = z
   .object({
-    judgedOn: date,
+    judgedOn: day,
     scores: z
       .array(
         z.object({

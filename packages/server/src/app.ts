@@ -20,7 +20,7 @@ import { attemptLimits } from './http/limits';
 import { mount } from './http/mount';
 import { pages } from './http/pages';
 import { notFound } from './http/problem';
-import { sameOriginOnly, securityHeaders } from './http/security';
+import { permissions, sameOriginOnly, securityHeaders, strictTransport } from './http/security';
 import { piecesRoutes } from './pieces/pieces.routes';
 import { planRoutes } from './plan/plan.routes';
 import { presenceRoutes } from './presence/presence.routes';
@@ -86,7 +86,7 @@ export function createApp(options: {
   app.disable('x-powered-by');
   app.set('trust proxy', trustedProxies);
   app.use(requestLog(log));
-  app.use(securityHeaders());
+  app.use(securityHeaders(), permissions, strictTransport);
   app.use(compression({ filter: isCompressed }));
   app.use('/api', sameOriginOnly);
   app.get('/api/health', health(orm));
@@ -96,6 +96,7 @@ export function createApp(options: {
     mount(allRoutes(hub), {
       orm,
       whoIs,
+      idOf: ({ id }) => id,
       limits: attemptLimits(orm),
       prepare: keepDemoFresh,
       checkReplies,

@@ -58,6 +58,14 @@ export const formFor = (count: number, one: string, more: string): string =>
 export const counted = (count: number, one: string, more: string): string =>
   `${countInWords(count)} ${formFor(count, one, more)}`;
 
+/** All of so many persons: «the one singer», «both», «all seven». */
+export const allInWords = (count: number, one: string): string =>
+  count === 1 ? `the one ${one}` : count === 2 ? 'both' : `all ${countInWords(count)}`;
+
+/** A count in figures with its word: «1 exercise», «133 exercises». */
+export const figured = (count: number, one: string, more: string): string =>
+  `${count} ${formFor(count, one, more)}`;
+
 /** «sopranos», «sopranos and tenors», «altos, tenors and basses». */
 export const listInWords = (words: readonly string[]): string => lists.format(words);
 

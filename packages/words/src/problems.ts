@@ -42,7 +42,7 @@ function tooMany(limit: LimitReached): string {
 
 /** What is wrong with something that was sent, where the contract alone cannot say it. */
 export type Invalid =
-  | { readonly what: 'body' | 'page' | 'file' | 'name' }
+  | { readonly what: 'body' | 'page' | 'file' | 'name' | 'signs' }
   | { readonly what: 'piece-gone' }
   | { readonly what: 'part'; readonly part: string };
 
@@ -50,6 +50,8 @@ function invalid(found: Invalid): string {
   switch (found.what) {
     case 'body':
       return 'Something in this is not as expected.';
+    case 'signs':
+      return 'This holds a sign that cannot be kept. Type it anew.';
     case 'page':
       return 'This page of the list is not known. Begin with the first one.';
     case 'file':

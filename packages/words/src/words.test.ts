@@ -11,6 +11,8 @@ import {
   type RosterColumn,
 } from '@wide-fern/core';
 import {
+  allInWords,
+  figured,
   breathAdviceInWords,
   chanceInWords,
   choiceInWords,
@@ -29,6 +31,21 @@ import {
   typedProblemInWords,
   withoutInWords,
 } from './index';
+
+describe('counts', () => {
+  it('have the form that goes with them, also where there is one or two', () => {
+    expect([1, 2, 7].map((count) => allInWords(count, 'alto'))).toEqual([
+      'the one alto',
+      'both',
+      'all seven',
+    ]);
+    expect([0, 1, 133].map((count) => figured(count, 'exercise', 'exercises'))).toEqual([
+      '0 exercises',
+      '1 exercise',
+      '133 exercises',
+    ]);
+  });
+});
 
 describe('counts and lists', () => {
   it('are words while they are small, and agree in number', () => {

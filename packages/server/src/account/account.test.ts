@@ -115,6 +115,52 @@ describe('accounts', () => {
     await database.orm.em.fork().nativeDelete(Attempt, {});
   });
 
+  it('are locked out by nobody elsewhere who tries their e-mail', async () => {
+    const person = await signUp(app);
+    const behind = createApp({
+      orm: database.orm,
+      hub: database.hub,
+      log: keptLog().log,
+      trustedProxies: 1,
+    });
+    const from = (address: string, secret: string) =>
+      supertest(behind)
+        .post('/api/session')
+        .set('X-Forwarded-For', address)
+        .send({ email: person.email, password: secret });
+    for (let i = 0; i < 10; i += 1) await from('203.0.113.9', 'a guess').expect(401);
+    await from('203.0.113.9', password).expect(429);
+    await from('198.51.100.7', password).expect(200);
+    await database.orm.em.fork().nativeDelete(Attempt, {});
+  });
+
+  it('count each one’s own attempts at a new password, empty ones too', async () => {
+    const [clumsy, other] = [await signUp(app), await signUp(app)];
+    for (let i = 0; i < 10; i += 1)
+      await clumsy.agent.put('/api/account/password').send({}).expect(400);
+    await clumsy.agent.put('/api/account/password').send({}).expect(429);
+    await other.agent
+      .put('/api/account/password')
+      .send({ current: password, next: 'another long password' })
+      .expect(204);
+    await database.orm.em.fork().nativeDelete(Attempt, {});
+  });
+
+  it('keep no attempt longer than it counts', async () => {
+    const em = database.orm.em.fork();
+    const guess = () =>
+      supertest(app)
+        .post('/api/session')
+        .send({ email: `${randomUUID()}@example.org`, password: 'a guess' })
+        .expect(401);
+    await guess();
+    await em.nativeUpdate(Attempt, {}, { resetsAt: new Date(0) });
+    const before = await em.count(Attempt, {});
+    await guess();
+    expect(await em.count(Attempt, { resetsAt: { $lt: new Date(1) } })).toBe(0);
+    expect(before).toBeGreaterThan(0);
+  });
+
   it('sign out here, and everywhere', async () => {
     const person = await signUp(app);
     const [here, there] = [supertest.agent(app), supertest.agent(app)];

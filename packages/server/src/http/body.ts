@@ -2,6 +2,7 @@ import { described, type Described, type EndpointName, type z } from '@wide-fern
 import { problemWords } from '@wide-fern/words';
 import express, { type Request, type RequestHandler, type Response } from 'express';
 import { problem, Problem } from './problem';
+import { findUnstorable } from './storable';
 
 /** The largest body that is read: a roster of 2,000 singers or a plan of forty long segments stay below. */
 const jsonLimit = '3mb';
@@ -33,8 +34,17 @@ export async function readBody(
   }
 }
 
+/** Refuses what no database can keep, before any schema is asked. */
+function refuseUnstorable(value: unknown): void {
+  const found = findUnstorable(value);
+  if (!found) return;
+  if (found.why === 'depth') throw problem('invalid', { what: 'body' });
+  throw problem('invalid', { what: 'signs' }).at(found.at.join('.') || 'body');
+}
+
 /** What was sent as its schema has it; what is wrong is named field by field. */
 function checked(schema: z.ZodType, value: unknown): unknown {
+  refuseUnstorable(value);
   const result = schema.safeParse(value);
   if (result.success) return result.data;
   const fields: Record<string, string> = {};

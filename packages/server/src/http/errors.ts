@@ -13,15 +13,28 @@ interface ParserError {
 const hasCode = (error: unknown): error is { code: string } =>
   typeof error === 'object' && error !== null && 'code' in error && typeof error.code === 'string';
 
-/** The database is stopping, starting, or gone: SQLSTATE classes 08 and 57P, sockets, a pool that waits in vain. */
+/**
+ * The database is stopping, starting, or gone: SQLSTATE classes 08 and 57P, sockets, a pool that waits
+ * in vain. A message it could not read (08P01) is ours to answer for.
+ */
 function isDatabaseAway(error: unknown): boolean {
   if (error instanceof ConnectionException) return true;
   if (error instanceof Error && error.name === 'KnexTimeoutError') return true;
-  if (hasCode(error) && /^(08|57P|ECONN|EPIPE|ENOTFOUND)/.test(error.code)) return true;
+  if (hasCode(error) && /^(08(?!P01)|57P|ECONN|EPIPE|ENOTFOUND)/.test(error.code)) return true;
   if (error instanceof Error && /Connection terminated|connection.*closed/i.test(error.message)) {
     return true;
   }
   return error instanceof Error && error.cause !== undefined && isDatabaseAway(error.cause);
+}
+
+/** What the database would not take: a value it cannot hold, or a row that another one stands against. */
+function refusedByDatabase(error: unknown): Problem | undefined {
+  if (!hasCode(error)) return undefined;
+  if (error.code.startsWith('22') || error.code === '08P01') {
+    return problem('invalid', { what: 'body' });
+  }
+  // Unique, or what it belongs to has gone: somebody was faster.
+  return error.code.startsWith('23') ? problem('changed_meanwhile') : undefined;
 }
 
 function asProblem(error: unknown): Problem | undefined {
@@ -35,7 +48,7 @@ function asProblem(error: unknown): Problem | undefined {
     return problem('bad_request', 'request');
   }
   if (error instanceof URIError) return problem('bad_request', 'address');
-  return isDatabaseAway(error) ? problem('database_away') : undefined;
+  return refusedByDatabase(error) ?? (isDatabaseAway(error) ? problem('database_away') : undefined);
 }
 
 /** Turns whatever was thrown into the one error shape; what nobody expected is logged with an id and shown with it. */

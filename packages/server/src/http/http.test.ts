@@ -60,7 +60,26 @@ describe('the headers', () => {
     expect(policy).not.toMatch(/https?:/);
     expect(headers['x-request-id']).toMatch(/^[0-9a-f-]{36}$/);
     expect(headers['x-powered-by']).toBeUndefined();
+    expect(String(headers['permissions-policy'])).toContain('microphone=(self)');
+    // Plain HTTP on one's own machine stays possible.
+    expect(headers['strict-transport-security']).toBeUndefined();
     expect(headers['cache-control']).toBe('no-store');
+  });
+});
+
+describe('behind TLS', () => {
+  it('a browser is told to come by it again', async () => {
+    const app = createApp({
+      orm: database.orm,
+      hub: database.hub,
+      log: keptLog().log,
+      trustedProxies: 1,
+    });
+    const { headers } = await supertest(app)
+      .get('/api/session')
+      .set('X-Forwarded-Proto', 'https')
+      .expect(200);
+    expect(headers['strict-transport-security']).toBe('max-age=15552000');
   });
 });
 

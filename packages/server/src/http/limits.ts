@@ -29,6 +29,8 @@ function sharedStore(orm: MikroORM, name: string): Store {
         [keyed(key), resets],
       );
       const row = rows[0]!;
+      // What has run out is deleted by whoever begins anew.
+      if (row.hits === 1) await run('delete from attempt where resets_at < now()', []);
       return { totalHits: row.hits, resetTime: new Date(row.resets_at) };
     },
     async decrement(key) {
@@ -60,15 +62,35 @@ function limit(
   });
 }
 
+/** Whose attempts these are, where somebody is signed in. */
+const callers = new WeakMap<Request, string>();
+/** Says who calls, by the account's id, before attempts are counted. */
+export const callerIs = (request: Request, account: string): void => {
+  callers.set(request, account);
+};
+
 const byAddress = (request: Request): string => ipKeyGenerator(request.ip ?? 'unknown');
-const byEmail = (request: Request): string => {
+const emailOf = (request: Request): string => {
   const body: unknown = request.body;
   const email = typeof body === 'object' && body !== null && 'email' in body ? body.email : '';
   return typeof email === 'string' ? email.trim().toLowerCase().slice(0, 254) : '';
 };
+/**
+ * An account where there is one; else the e-mail that is tried together with where it is tried from,
+ * so that a stranger elsewhere locks nobody out. Never nothing: that would be everybody.
+ */
+const byCaller = (request: Request): string => {
+  const account = callers.get(request);
+  return account === undefined
+    ? `email ${emailOf(request)} from ${byAddress(request)}`
+    : `account ${account}`;
+};
 
-/** At most ten failed attempts a quarter of an hour for one e-mail, and fifty for one address. */
+/**
+ * At most ten failed attempts a quarter of an hour by one account, or for one e-mail from one
+ * address, and fifty from one address.
+ */
 export const attemptLimits = (orm: MikroORM): RequestHandler[] => [
-  limit(orm, 'email', 10, byEmail),
+  limit(orm, 'caller', 10, byCaller),
   limit(orm, 'address', 50, byAddress),
 ];

@@ -25,7 +25,9 @@ import {
   type SessionCookie,
   type Who,
 } from './endpoint';
+import { callerIs } from './limits';
 import { notFound } from './problem';
+import { findUnstorable } from './storable';
 
 const sessionCookie = 'wide_fern_session';
 
@@ -38,6 +40,8 @@ export interface Mounting<Account, Choir> {
     token: string | undefined,
     choir: string | undefined,
   ) => Promise<Who<Account, Choir>>;
+  /** By what attempts of an account are counted. */
+  readonly idOf: (account: Account) => string;
   /** Counts attempts at endpoints that limit them. */
   readonly limits: readonly RequestHandler[];
   /** What is done before a choir's endpoint answers. */
@@ -48,6 +52,7 @@ export interface Mounting<Account, Choir> {
 
 /** Agenda items and exercises have ids of their own; all others in paths are UUIDs, or simply not here. */
 function checkIds(params: Readonly<Record<string, string>>): void {
+  if (findUnstorable(params)) throw notFound();
   for (const [name, value] of Object.entries(params)) {
     if (!namedIds.includes(name) && !uuid.safeParse(value).success) throw notFound();
   }
@@ -105,7 +110,7 @@ async function count(limits: readonly RequestHandler[], request: Request, respon
  */
 export function mount<Account, Choir>(
   routes: readonly Route<Account, Choir>[],
-  { orm, whoIs, limits, prepare, checkReplies = false }: Mounting<Account, Choir>,
+  { orm, whoIs, idOf, limits, prepare, checkReplies = false }: Mounting<Account, Choir>,
 ): Router {
   const router = Router();
   for (const route of routes) {
@@ -119,7 +124,10 @@ export function mount<Account, Choir>(
       const who = await whoIs(em, token, params.choir);
       refuseUnlessAllowed(route.access, who);
       await readBody(one, request, response);
-      if (one.limited) await count(limits, request, response);
+      if (one.limited) {
+        if (who.account) callerIs(request, idOf(who.account));
+        await count(limits, request, response);
+      }
       const body = checkedBody(route.name, request);
       const query = checkedQuery(route.name, request);
       if (prepare && who.membership) await prepare(em, who.membership.choir);

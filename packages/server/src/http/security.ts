@@ -8,7 +8,7 @@ const emptyStyle = "'sha256-47DEQpj8HBSa+/TImW+5JCeuQeRkm5NMpJWZG3hSuFU='";
 /** The headers of every answer: nothing from elsewhere, nothing inline. */
 export const securityHeaders = (): RequestHandler =>
   helmet({
-    // TLS, where there is any, ends in front of us.
+    // Said below, where a request came by TLS.
     strictTransportSecurity: false,
     contentSecurityPolicy: {
       useDefaults: false,
@@ -28,6 +28,21 @@ export const securityHeaders = (): RequestHandler =>
       },
     },
   });
+
+/** Of what a browser can do, only the microphone is asked for, and only by our own pages. */
+export const permissions: RequestHandler = (_request, response, next) => {
+  response.setHeader(
+    'Permissions-Policy',
+    'microphone=(self), camera=(), geolocation=(), payment=(), usb=(), midi=()',
+  );
+  next();
+};
+
+/** Whoever came by TLS comes by TLS for half a year; TLS ends in front of us, where there is any. */
+export const strictTransport: RequestHandler = (request, response, next) => {
+  if (request.secure) response.setHeader('Strict-Transport-Security', 'max-age=15552000');
+  next();
+};
 
 /** A change must come from our own pages: a browser names the origin, and it has to be ours. */
 export const sameOriginOnly: RequestHandler = (request, _response, next) => {

@@ -158,6 +158,10 @@ export function timeInWords({ segment, computed }: Evaluated): string[] {
 export const isTooLong = (plan: EvaluatedPlan): boolean =>
   Math.round(plan.total) > Math.round(plan.allotted);
 
+/** «likely 19:42–19:45»; where both are the same minute, that one. */
+const likelyInWords = (early: string, late: string): string =>
+  early === late ? `likely ${early}` : `likely ${early}–${late}`;
+
 /** The title line's sentence: «ends 19:43:20 · likely 19:42–19:45 · on time 9 times in 10». */
 export function endInWords(plan: EvaluatedPlan, start: number, clock: Clock): string {
   if (plan.segments.length === 0) return 'nothing planned yet';
@@ -165,7 +169,7 @@ export function endInWords(plan: EvaluatedPlan, start: number, clock: Clock): st
   return [
     ...(isTooLong(plan) ? [leftInWords(plan)] : []),
     `ends ${clock.second(at(plan.total))}`,
-    `likely ${clock.minute(at(plan.likely.early))}–${clock.minute(at(plan.likely.late))}`,
+    likelyInWords(clock.minute(at(plan.likely.early)), clock.minute(at(plan.likely.late))),
     chanceInWords(plan.chanceOnTime),
   ].join(' · ');
 }

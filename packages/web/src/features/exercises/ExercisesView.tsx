@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { phaseWords } from '@wide-fern/words';
+import { figured, formFor, phaseWords } from '@wide-fern/words';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../here/session';
 import { LongList } from '../../ui/LongList';
@@ -50,7 +50,8 @@ export function ExercisesView({
         <Box flex="1 1 0" minW={0} px={{ base: '16px', md: '24px' }} pt="14px">
           <Flex align="baseline" gap="16px" wrap="wrap" mb="8px">
             <Name as="h1" fontSize="24px">
-              {data.all.length} exercises, {works} fit tonight’s voices
+              {figured(data.all.length, 'exercise', 'exercises')}, {works}{' '}
+              {formFor(works, 'fits', 'fit')} tonight’s voices
             </Name>
             {mayEdit && (
               <Flex gap="14px" fontSize="13px">

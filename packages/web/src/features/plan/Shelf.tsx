@@ -8,7 +8,14 @@ import {
   plainWords,
   type AccidentalPreference,
 } from '@wide-fern/core';
-import { lengthInFigures, phaseWords, searchWords, keyPath, wordingFor } from '@wide-fern/words';
+import {
+  figured,
+  lengthInFigures,
+  phaseWords,
+  searchWords,
+  keyPath,
+  wordingFor,
+} from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { messageOf, exercisesQuery } from '@wide-fern/client';
 import { candidate } from '@wide-fern/plan';
@@ -122,7 +129,7 @@ export default function Shelf({
               ? 'Nothing on the shelf has these words; try fewer.'
               : found.length > shown.length
                 ? `${shown.length} of ${found.length} exercises; type a word to find the others`
-                : `${found.length} exercises; each goes where its phase belongs`}
+                : `${figured(found.length, 'exercise', 'exercises')}; each goes where its phase belongs`}
         </Label>
         <WordButton ml="auto" fontSize="13px" onClick={onClose}>
           back to the bench

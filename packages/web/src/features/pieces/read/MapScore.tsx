@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lengthInFigures } from '@wide-fern/words';
+import { figured, lengthInFigures } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
@@ -29,8 +29,8 @@ export function MapScore(props: MappingProps) {
   return (
     <Box>
       <Name as="h2" fontSize="18px" mb="4px">
-        Found in {name}: {found.staves.length} {found.staves.length === 1 ? 'staff' : 'staves'},{' '}
-        {found.bars} bars, {lengthInFigures(found.seconds)}
+        Found in {name}: {figured(found.staves.length, 'staff', 'staves')},{' '}
+        {figured(found.bars, 'bar', 'bars')}, {lengthInFigures(found.seconds)}
       </Name>
       <Label mb="10px">
         Say who sings each line; a letter pressed is a part that sings it. A line that nobody sings
@@ -67,7 +67,8 @@ export function MapScore(props: MappingProps) {
           {piece ? 'Keep this score' : 'Keep the piece'}
         </MainButton>
         <Label as="span">
-          {asked} lines, {sections.length - nobody.length} of {sections.length} parts
+          {figured(asked, 'line', 'lines')}, {sections.length - nobody.length} of {sections.length}{' '}
+          parts
         </Label>
       </Flex>
     </Box>

@@ -1,4 +1,4 @@
-import { countInWords, rangeInFigures } from '@wide-fern/words';
+import { allInWords, rangeInFigures } from '@wide-fern/words';
 import {
   noteName,
   wantedForEdge,
@@ -60,7 +60,7 @@ export function ShareCurve({
       </defs>
       <line x1={axis.left} x2={axis.right} y1={top} y2={top} stroke={color('line')} />
       <SvgText x={axis.right} y={top - 6} textAnchor="end">
-        {singers === 1 ? 'the one singer' : `all ${countInWords(singers)}`}
+        {allInWords(singers, 'singer')}
       </SvgText>
       <path d={curvePath(easy, singers, axis, { top, bottom })} fill={hue} fillOpacity={0.12} />
       <rect

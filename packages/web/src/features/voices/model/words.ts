@@ -1,4 +1,5 @@
 import {
+  allInWords,
   conditionWords,
   countInWords,
   listInWords,
@@ -35,7 +36,7 @@ export function sectionSentence(
   if (singers === 1) return `${opening}: ${range}, as the one ${part.one} here sings.`;
   const easy =
     wanted === singers
-      ? `all ${countInWords(singers)}`
+      ? allInWords(singers, part.one)
       : `at least ${countInWords(wanted)} of ${countInWords(singers)}`;
   return `${opening}: ${range}, each note easy for ${easy}.`;
 }
