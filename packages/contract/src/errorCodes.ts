@@ -6,6 +6,7 @@ export const errorStatus = {
   sign_in_first: 401,
   wrong_password: 401,
   demo_account: 403,
+  demo_choir: 403,
   not_allowed: 403,
   other_origin: 403,
   wrong_present_password: 403,

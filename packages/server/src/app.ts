@@ -8,7 +8,7 @@ import type { Route } from './access/endpoint';
 import { whoIs } from './access/whoIs';
 import { accountRoutes } from './account/account.routes';
 import { choirRoutes } from './choir/choir.routes';
-import { keepDemoFresh } from './demo/demo.service';
+import { prepareDemo } from './demo/demo.service';
 import { demoRoutes } from './demo/demo.routes';
 import { eveningRoutes } from './evening/evening.routes';
 import { eventsRoutes } from './events/events.routes';
@@ -98,7 +98,7 @@ export function createApp(options: {
       whoIs,
       idOf: ({ id }) => id,
       limits: attemptLimits(orm),
-      prepare: keepDemoFresh,
+      prepare: prepareDemo,
       checkReplies,
     }),
   );

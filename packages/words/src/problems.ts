@@ -77,6 +77,8 @@ export const problemWords = {
   sign_in_first: () => 'Sign in to go on.',
   wrong_password: () => 'E-mail and password do not go together. Check both and try again.',
   demo_account: () => 'People of the demo have no password to change.',
+  demo_choir: () =>
+    'Who belongs to the demo choir stays as it is. Make an account to have a choir of your own.',
   not_allowed: () => 'Your role in this choir does not allow this; ask a director.',
   other_origin: () => 'This request comes from another site and is refused.',
   wrong_present_password: () => 'This is not your present password.',

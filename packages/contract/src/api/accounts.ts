@@ -53,13 +53,13 @@ export const accounts = {
     body: addMemberSchema,
     reply: memberSchema,
     makes: true,
-    errors: ['invalid', 'no_such_account', 'last_director'],
+    errors: ['invalid', 'no_such_account', 'last_director', 'demo_choir'],
   },
   changeMember: {
     access: 'director',
     body: changeMemberSchema,
     reply: memberSchema,
-    errors: ['invalid', 'last_director'],
+    errors: ['invalid', 'last_director', 'demo_choir'],
   },
-  removeMember: { access: 'director', errors: ['last_director'] },
+  removeMember: { access: 'director', errors: ['last_director', 'demo_choir'] },
 } as const satisfies Endpoints;

@@ -1,10 +1,13 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { demoChoir } from '@wide-fern/catalogue/demo';
+import type { EndpointName } from '@wide-fern/contract';
+import { noPassword } from '../account/password';
 import type { Account } from '../db/entities/account';
 import { Choir, Member } from '../db/entities/choir';
 import { PieceJudgement } from '../db/entities/pieces';
 import { RangeCheck, Singer, SingerEvening } from '../db/entities/voices';
 import { Evening } from '../db/entities/evening';
+import { problem } from '../http/problem';
 import { dateIn, dateLater, daysLater, momentOf } from '../time/zone';
 
 /** The coming rehearsal day of the demo choir, today until its evening has ended: «2026-12-01». */
@@ -20,10 +23,32 @@ export function comingRehearsal(now: Date): string {
 export async function findDemoDirector(em: EntityManager): Promise<Account | null> {
   const member = await em.findOne(
     Member,
-    { role: 'director', choir: { demoAnchor: { $ne: null } } },
+    {
+      role: 'director',
+      choir: { demoAnchor: { $ne: null } },
+      // Only who was made for the demo is let in without a password.
+      account: { passwordHash: noPassword },
+    },
     { populate: ['account'], orderBy: { createdAt: 'asc' } },
   );
   return member?.account ?? null;
+}
+
+/** What nobody changes in the demo: strangers meet there, and nobody is to be drawn into it. */
+const closed: readonly EndpointName[] = ['addMember', 'changeMember', 'removeMember'];
+
+/**
+ * What is done before an endpoint of the demo answers; other choirs are left alone.
+ * @throws Problem demo_choir for what nobody changes there
+ */
+export async function prepareDemo(
+  em: EntityManager,
+  choir: Choir,
+  name: EndpointName,
+): Promise<void> {
+  if (!choir.demoAnchor) return;
+  if (closed.includes(name)) throw problem('demo_choir');
+  await keepDemoFresh(em, choir);
 }
 
 /** Moves the demo's evenings on by whole weeks once its coming one has passed; other choirs are left alone. */

@@ -1,13 +1,15 @@
-import { planDocumentSchema } from '@wide-fern/contract';
+import { demoChoir } from '@wide-fern/catalogue/demo';
+import { errorBody, planDocumentSchema, sessionSchema } from '@wide-fern/contract';
 import supertest from 'supertest';
-import { Choir } from '../db/entities/choir';
+import { Account } from '../db/entities/account';
+import { Choir, Member } from '../db/entities/choir';
 import { Singer, SingerEvening } from '../db/entities/voices';
 import { Evening } from '../db/entities/evening';
 import { dateIn } from '../time/zone';
 import { PieceJudgement } from '../db/entities/pieces';
 import { Plan } from '../db/entities/plan';
 import { testDatabase } from '../testing/database';
-import { testApp } from '../testing/people';
+import { signUp, testApp } from '../testing/people';
 import { comingRehearsal, keepDemoFresh } from './demo.service';
 import { seedDemo } from './seed';
 
@@ -117,5 +119,55 @@ describe('the demo choir', () => {
     const em = database.orm.em.fork();
     await em.nativeUpdate(Choir, {}, { demoAnchor: null });
     await supertest(testApp(database)).post('/api/session/demo').expect(404);
+  });
+});
+
+describe('the door of the demo', () => {
+  beforeAll(async () => {
+    // The tests above made a choir like any other of it.
+    const { id } = await database.orm.em.fork().findOneOrFail(Choir, { name: demoChoir.name });
+    await database.orm.em
+      .fork()
+      .nativeUpdate(Choir, { id }, { demoAnchor: comingRehearsal(new Date()) });
+  });
+  const enter = async () => {
+    const agent = supertest.agent(testApp(database));
+    const { body } = await agent.post('/api/session/demo').expect(200);
+    return { agent, session: sessionSchema.parse(body) };
+  };
+
+  it('leads to the demo’s own director only, whoever else was made one', async () => {
+    const victim = await signUp(testApp(database), 'Ivo Marsh');
+    const em = database.orm.em.fork();
+    const choir = await em.findOneOrFail(Choir, { demoAnchor: { $ne: null } });
+    const account = await em.findOneOrFail(Account, { email: victim.email });
+    const own = await em.findOneOrFail(Member, { choir, role: 'director' });
+    // As if somebody had found a way to bring this about.
+    em.create(Member, { choir, account, role: 'director', createdAt: new Date(0) });
+    own.role = 'reader';
+    await em.flush();
+    await supertest(testApp(database)).post('/api/session/demo').expect(404);
+    own.role = 'director';
+    await em.flush();
+    const { session } = await enter();
+    expect(session.account?.email).not.toBe(victim.email);
+    await em.nativeDelete(Member, { choir, account });
+  });
+
+  it('leads to a choir whose members stay as they are', async () => {
+    const victim = await signUp(testApp(database), 'Ivo Marsh');
+    const { agent, session } = await enter();
+    const at = `/api/choirs/${session.choirs[0]!.id}/members`;
+    const { body } = await agent.get(at).expect(200);
+    const [first] = body as { id: string }[];
+    const refused = [
+      await agent.post(at).send({ email: victim.email, role: 'director' }).expect(403),
+      await agent.put(`${at}/${first!.id}`).send({ role: 'reader' }).expect(403),
+      await agent.delete(`${at}/${first!.id}`).expect(403),
+    ];
+    for (const answer of refused) {
+      expect(errorBody.parse(answer.body).error.code).toBe('demo_choir');
+    }
+    expect((await agent.get(at).expect(200)).body).toEqual(body);
   });
 });

@@ -45,7 +45,7 @@ export interface Mounting<Account, Choir> {
   /** Counts attempts at endpoints that limit them. */
   readonly limits: readonly RequestHandler[];
   /** What is done before a choir's endpoint answers. */
-  readonly prepare?: (em: EntityManager, choir: Choir) => Promise<void>;
+  readonly prepare?: (em: EntityManager, choir: Choir, name: EndpointName) => Promise<void>;
   /** Whether every reply is checked against the contract: in tests. */
   readonly checkReplies?: boolean;
 }
@@ -130,7 +130,9 @@ export function mount<Account, Choir>(
       }
       const body = checkedBody(route.name, request);
       const query = checkedQuery(route.name, request);
-      if (prepare && who.membership) await prepare(em, who.membership.choir);
+      if (prepare && who.membership) {
+        await prepare(em, who.membership.choir, route.name);
+      }
       const call = { em, params, query, body, token } as unknown as Call<EndpointName>;
       const answer = await route.handle(call, who);
       if (answer instanceof Streaming) {
