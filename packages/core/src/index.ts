@@ -11,6 +11,7 @@ export * from './fit/sounding';
 export * from './fit/keyStrip';
 export * from './ladder';
 export * from './notation';
+export { own } from './own';
 export * from './piece';
 export * from './pitch';
 export * from './plan';

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import type { MidiNote, PitchRange, Semitones } from '../units';
 
 /** The lowest and highest note of a part in each written bar; null where it is silent. */
@@ -41,9 +42,9 @@ export function askedOf(
   { ranges, byBar, bars, transpose = 0 }: PieceRanges,
   part: string,
 ): { readonly lowest: Extreme; readonly highest: Extreme } | undefined {
-  const inBars = byBar?.parts[part];
+  const inBars = own(byBar?.parts, part);
   if (!byBar || !inBars) {
-    const range = ranges[part];
+    const range = own(ranges, part);
     if (!range) return undefined;
     return { lowest: { midi: range[0] + transpose }, highest: { midi: range[1] + transpose } };
   }

@@ -1,3 +1,4 @@
+import { own } from '../own';
 import type { Span } from '../units';
 import type { MidiNote, Semitones } from '../units';
 import type { Voice } from '../voices/parts';
@@ -37,13 +38,13 @@ export interface LadderProblem {
 
 /** What one part sings. */
 export const patternOf = (
-  { pattern, own }: Pick<LadderProblem, 'pattern' | 'own'>,
+  { pattern, own: patterns }: Pick<LadderProblem, 'pattern' | 'own'>,
   part: string,
-): LadderPattern => own?.[part] ?? pattern;
+): LadderPattern => own(patterns, part) ?? pattern;
 
 /** The parts that hold a note in whatever octave suits them. */
-export const freeOctaves = ({ own = {} }: Pick<LadderProblem, 'own'>): string[] =>
-  Object.keys(own).filter((id) => own[id]?.anyOctave);
+export const freeOctaves = ({ own: patterns = {} }: Pick<LadderProblem, 'own'>): string[] =>
+  Object.keys(patterns).filter((id) => own(patterns, id)?.anyOctave);
 
 /** What a part does in one key: the octave it sings away from the treble tonic, or «rest». */
 export type Move = Semitones | 'rest';

@@ -1,3 +1,4 @@
+import { own } from '@wide-fern/core';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { ChoirPart, SaveParts } from '@wide-fern/contract';
 import type { Choir } from '../db/entities/choir';
@@ -63,7 +64,7 @@ export async function saveParts(
     );
     for (const part of before.filter(({ code }) => !now.has(code))) {
       const left = singers.filter((singer) => singer.part === part);
-      const target = now.get(moves[part.code] ?? '');
+      const target = now.get(own(moves, part.code) ?? '');
       if (left.length > 0 && !target) {
         throw problem('singers_left', left.length, part).at(`moves.${part.code}`);
       }
@@ -72,7 +73,9 @@ export async function saveParts(
     }
     // What someone can sing beside their own part is named by letters; parts that went are forgotten.
     for (const singer of singers) {
-      const also = (singer.also ?? []).map((code) => (now.has(code) ? code : (moves[code] ?? '')));
+      const also = (singer.also ?? []).map((code) =>
+        now.has(code) ? code : (own(moves, code) ?? ''),
+      );
       const kept = [...new Set(also)].filter((code) => now.has(code) && code !== singer.part.code);
       if (kept.join() !== (singer.also ?? []).join()) singer.also = kept;
     }

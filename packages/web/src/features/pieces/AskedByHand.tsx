@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
-import { type Section, noteName } from '@wide-fern/core';
+import { type Section, noteName, own } from '@wide-fern/core';
 import { semitonesInWords } from '@wide-fern/words';
 import { useHere } from '../../here/session';
 import { hueOf } from '../../ui/color';
@@ -16,7 +16,7 @@ export function AskedByHand({
   const { choir } = useHere();
   const { ranges, transpose } = piece.piece;
   const asked = sections.flatMap((band, place) => {
-    const range = ranges[band.id];
+    const range = own(ranges, band.id);
     if (!range) return [];
     const low = range[0] + transpose;
     const high = range[1] + transpose;

@@ -4,6 +4,7 @@ import type { Exercise, Wish } from '@wide-fern/contract';
 import {
   type Tonight,
   isPitched,
+  own,
   phases,
   plainWords,
   type AccidentalPreference,
@@ -50,8 +51,8 @@ function useShelved() {
   const exercises = useMemo(() => {
     const marks = choirs.data?.marks ?? {};
     const all = [...(builtIn.data ?? []), ...(choirs.data?.own ?? [])];
-    const seen = all.filter(({ id }) => !marks[id]?.hidden);
-    const isFavourite = ({ id }: Exercise) => marks[id]?.favourite ?? false;
+    const seen = all.filter(({ id }) => !own(marks, id)?.hidden);
+    const isFavourite = ({ id }: Exercise) => own(marks, id)?.favourite ?? false;
     return [...seen.filter(isFavourite), ...seen.filter((one) => !isFavourite(one))];
   }, [builtIn.data, choirs.data]);
   return {

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import { noteName, own, type AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
 import { SvgText } from '../../ui/SvgText';
 import { Label } from '../../ui/words';
@@ -36,7 +36,7 @@ export function MusicAsks({
       </Box>
       <Flex gap="4px" wrap="wrap">
         {tonight.sections.map((band, place) => {
-          const asked = pieces.map(({ ranges }) => ranges[band.id]);
+          const asked = pieces.map(({ ranges }) => own(ranges, band.id));
           const [bottom, top] = band.comfort;
           const low = Math.min(bottom, ...asked.flatMap((range) => range?.[0] ?? [])) - 2;
           const high = Math.max(top, ...asked.flatMap((range) => range?.[1] ?? [])) + 2;

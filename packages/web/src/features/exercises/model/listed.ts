@@ -1,6 +1,7 @@
 import type { ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
 import {
   type Section,
+  own,
   segmentSeconds,
   sharedKeys,
   spanOf,
@@ -58,15 +59,15 @@ function keysOf(exercise: Exercise, sections: readonly Section[], signature: str
 /** All exercises of a choir as the list shows them: the built-in ones by phase, then its own. */
 export function listExercises(
   builtIn: readonly Exercise[],
-  { own, marks, lastUsed }: ChoirExercises,
+  { own: ours, marks, lastUsed }: ChoirExercises,
   sections: readonly Section[],
 ): Listed[] {
   const signature = JSON.stringify(
     sections.map(({ id, comfort, octave }) => [id, comfort, octave]),
   );
   const entry = (exercise: Exercise, isOwn: boolean): Listed => {
-    const mark = marks[exercise.id] ?? noMark;
-    const used = lastUsed[exercise.id];
+    const mark = own(marks, exercise.id) ?? noMark;
+    const used = own(lastUsed, exercise.id);
     return {
       exercise,
       mark,
@@ -88,5 +89,5 @@ export function listExercises(
       hidden: mark.hidden,
     };
   };
-  return [...builtIn.map((one) => entry(one, false)), ...own.map((one) => entry(one, true))];
+  return [...builtIn.map((one) => entry(one, false)), ...ours.map((one) => entry(one, true))];
 }

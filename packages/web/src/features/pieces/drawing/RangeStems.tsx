@@ -1,5 +1,5 @@
 import type { Ranges } from '@wide-fern/contract';
-import { type Section, noteName, type AccidentalPreference } from '@wide-fern/core';
+import { type Section, noteName, own, type AccidentalPreference } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 
@@ -20,7 +20,7 @@ export function RangeStems({
   readonly accidentals: AccidentalPreference;
 }) {
   const asked = sections.map((band, place) => {
-    const range = ranges[band.id];
+    const range = own(ranges, band.id);
     return { band, place, low: range && range[0] + transpose, high: range && range[1] + transpose };
   });
   const words = asked

@@ -1,5 +1,5 @@
 import { Box, Input } from '@chakra-ui/react';
-import { noteName, type Section } from '@wide-fern/core';
+import { noteName, own, type Section } from '@wide-fern/core';
 import { useHere } from '../../../here/session';
 import { hueOf } from '../../../ui/color';
 import { Label } from '../../../ui/words';
@@ -23,7 +23,7 @@ export function RangeFields({
       <Label mb="4px">Lowest and highest note of each part, like E♭4 and F5; middle C is C4</Label>
       <Box display="grid" gridTemplateColumns="40px 100px 100px 1fr" gap="6px" alignItems="center">
         {sections.map(({ id, many, comfort }, place) => {
-          const [low, high] = draft.ranges[id] ?? ['', ''];
+          const [low, high] = own(draft.ranges, id) ?? ['', ''];
           const change = (range: readonly [string, string]) =>
             onChange({ ranges: { ...draft.ranges, [id]: range } });
           return (
@@ -35,7 +35,7 @@ export function RangeFields({
                 size="sm"
                 bg="sheet"
                 aria-label={`${many}, lowest note`}
-                aria-invalid={errors[id] !== undefined}
+                aria-invalid={own(errors, id) !== undefined}
                 placeholder={noteName(comfort[0], choir.accidentals)}
                 value={low}
                 maxLength={8}
@@ -45,14 +45,14 @@ export function RangeFields({
                 size="sm"
                 bg="sheet"
                 aria-label={`${many}, highest note`}
-                aria-invalid={errors[id] !== undefined}
+                aria-invalid={own(errors, id) !== undefined}
                 placeholder={noteName(comfort[1], choir.accidentals)}
                 value={high}
                 maxLength={8}
                 onChange={(event) => change([low, event.currentTarget.value])}
               />
-              <Box color="brick" fontSize="13px" role={errors[id] ? 'alert' : undefined}>
-                {errors[id]}
+              <Box color="brick" fontSize="13px" role={own(errors, id) ? 'alert' : undefined}>
+                {own(errors, id)}
               </Box>
             </Box>
           );

@@ -1,5 +1,5 @@
 import type { Piece, Ranges, StorePiece } from '@wide-fern/contract';
-import { type Section, noteName, readNote, type AccidentalPreference } from '@wide-fern/core';
+import { type Section, noteName, own, readNote, type AccidentalPreference } from '@wide-fern/core';
 /** A piece as it is typed. */
 export interface PieceDraft {
   readonly title: string;
@@ -57,7 +57,7 @@ export function readDraft(
   }
   const ranges: Ranges = {};
   for (const { id } of sections) {
-    const read = rangeOf(draft.ranges[id] ?? ['', '']);
+    const read = rangeOf(own(draft.ranges, id) ?? ['', '']);
     if (read && 'error' in read) errors[id] = read.error;
     else if (read) ranges[id] = read.range;
   }

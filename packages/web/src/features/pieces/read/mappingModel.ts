@@ -1,5 +1,6 @@
 import {
   noteName,
+  own,
   type AccidentalPreference,
   type PitchRange,
   type Section,
@@ -132,7 +133,7 @@ export const rangesInWords = (
 ): string =>
   sections
     .flatMap(({ id, many }) => {
-      const range = ranges[id];
+      const range = own(ranges, id);
       if (!range) return [];
       return [`${many} ${range.map((note) => noteName(note, accidentals)).join(' to ')}`];
     })

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import type { ChoirPart, SaveParts } from '@wide-fern/contract';
-import { arrangements } from '@wide-fern/core';
+import { arrangements, own } from '@wide-fern/core';
 import { useState } from 'react';
 import { ApiError, messageOf, queryClient, voicesQuery, call, choirQuery } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
@@ -90,7 +90,7 @@ export function PartsForm({
               { value: '', word: 'choose a part' },
               ...forms.map(({ id, one }) => ({ value: id, word: `${id}, ${one}` })),
             ]}
-            value={moves[code] ?? ''}
+            value={own(moves, code) ?? ''}
             onChange={(event) => setMoves({ ...moves, [code]: event.currentTarget.value })}
           />
         </Box>
