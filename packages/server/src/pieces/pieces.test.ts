@@ -113,7 +113,13 @@ describe('pieces', () => {
   });
 
   it('keep the file of their score as it was, and what the server has read in it', async () => {
-    const file = await keep(slateScore, '../../etc/s"late\u0000.musicxml');
+    const file = await keep(slateScore, '../../etc/s"late\u0007.musicxml');
+    await person.agent
+      .post(`/api/choirs/${person.choir}/score-files`)
+      .query({ name: 'a\u0000' })
+      .type('application/octet-stream')
+      .send(slateScore)
+      .expect(400);
     expect(file).toMatchObject({ name: 'slate.musicxml', size: slateScore.length });
     const score = { file: file.id, mapping: slateMapping };
     // What a page says of the ranges is not taken for true where there is a score.
