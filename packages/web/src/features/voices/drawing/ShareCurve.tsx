@@ -10,7 +10,7 @@ import {
 import { useId, type KeyboardEvent } from 'react';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
-import { curvePath, levelAfterKey, type PitchAxis } from './geometry';
+import { aroundStep, aroundTop, curvePath, levelAfterKey, type PitchAxis } from './geometry';
 import { Grip } from '../../../ui/Grip';
 import { useDrag } from '../../../ui/useDrag';
 
@@ -109,6 +109,7 @@ export function ShareCurve({
         <Around
           picture={picture}
           right={axis.left - 12}
+          top={aroundTop(y(wanted))}
           accidentals={accidentals}
           onWanted={want}
         />
@@ -186,11 +187,14 @@ function Level({
 function Around({
   picture: { around, wanted },
   right,
+  top,
   accidentals,
   onWanted,
 }: {
   readonly picture: SectionPicture;
   readonly right: number;
+  /** Where the first of its lines stands. */
+  readonly top: number;
   readonly accidentals: AccidentalPreference;
   readonly onWanted: (wanted: number) => void;
 }) {
@@ -200,7 +204,7 @@ function Around({
         <g key={count} onClick={() => onWanted(count)} style={{ cursor: 'pointer' }}>
           <SvgText
             x={0}
-            y={84 + 18 * i}
+            y={top + aroundStep * i}
             weight={count === wanted ? 650 : 400}
             ink={count === wanted ? 'ink' : 'inkSoft'}
           >
@@ -208,7 +212,7 @@ function Around({
           </SvgText>
           <SvgText
             x={right}
-            y={84 + 18 * i}
+            y={top + aroundStep * i}
             textAnchor="end"
             weight={count === wanted ? 650 : 400}
             ink={count === wanted ? 'ink' : 'inkSoft'}

@@ -3,7 +3,7 @@ import { sectionPicture, type SectionPicture } from '@wide-fern/core';
 import { useState } from 'react';
 import { show, tidy } from '../../../testing/page';
 import { singerNamed, sopranosTonight } from '../testing/choir';
-import { levelAfterKey, pitchAxis } from './geometry';
+import { aroundStep, aroundTop, levelAfterKey, pitchAxis } from './geometry';
 import { ShareCurve } from './ShareCurve';
 import { SingerRows } from './SingerRows';
 
@@ -80,6 +80,19 @@ describe('the share curve', () => {
     const around = screen.getAllByText(/^(easy )?for \d:$/);
     fireEvent.click(around.at(-1)!);
     expect(asked).toHaveLength(1);
+  });
+});
+
+describe('the lines beside the curve', () => {
+  it('never stand in the words at the level, wherever it is, and stay on the drawing', () => {
+    for (let level = 26; level <= 138; level += 1) {
+      for (const line of [0, 1, 2].map((i) => aroundTop(level) + aroundStep * i)) {
+        // Words of 13 px stand from 10 above their line to 4 below it; the level's line is 4 lower.
+        expect(Math.abs(line - (level + 4))).toBeGreaterThanOrEqual(13);
+        expect(line).toBeGreaterThan(12);
+        expect(line).toBeLessThan(158);
+      }
+    }
   });
 });
 

@@ -73,6 +73,14 @@ export function namedNotes(axis: PitchAxis, edges: readonly MidiNote[]): MidiNot
   );
 }
 
+/** How far apart the lines beside the curve stand. */
+export const aroundStep = 18;
+/**
+ * Where the first of three lines beside the curve stands: in its usual place, or out of the way of the
+ * words at the level, which is at this height.
+ */
+export const aroundTop = (level: number): number => (level < 76 ? Math.max(84, level + 24) : 30);
+
 /** The level a key brings the wanted number of singers to; undefined for other keys. */
 export function levelAfterKey(key: string, wanted: number, singers: number): number | undefined {
   if (key === 'Home') return 1;

@@ -1,31 +1,13 @@
-import type { Presence, Singer, Voices } from '@wide-fern/contract';
+import type { Presence, Singer } from '@wide-fern/contract';
 import { mixedChoir, usualTrims } from '@wide-fern/core';
+import { singerNamed, voices } from '../testing/choir';
 import { rowsTonight, sectionView, trimOf, type VoicesSetting } from './section';
 import { rowState, sectionSentence, tonightInWords } from './words';
 import { absenceInWords, conditionInWords, trimInWords } from '@wide-fern/words';
 
 const soprano = mixedChoir[0]!;
-const voices: Voices = {
-  parts: [...mixedChoir],
-  sections: [],
-  sharePercent: 85,
-  trims: usualTrims,
-};
-const singer = (name: string, more: Partial<Singer> = {}): Singer => ({
-  id: name,
-  version: 1,
-  name,
-  part: 'S',
-  also: [],
-  comfort: [62, 79],
-  reach: [59, 81],
-  lightTop: null,
-  states: [],
-  onLeave: false,
-  notes: '',
-  checkedOn: null,
-  ...more,
-});
+const singer = (name: string, more: Partial<Singer> = {}): Singer =>
+  singerNamed(name, 0, { id: name, ...more });
 const setting = (presence?: Presence, date?: string): VoicesSetting => ({ voices, presence, date });
 const section = (singers: readonly Singer[], at = setting(), share = 0.85) =>
   sectionView(soprano, rowsTonight(singers, at), at, share);
