@@ -6,9 +6,9 @@ import type { Logger } from 'pino';
 import { openApi } from '@wide-fern/contract';
 import type { Route } from './access/endpoint';
 import { whoIs } from './access/whoIs';
-import { accountRoutes } from './account/account.routes';
+import { accountRoutes, type AccountSettings } from './account/account.routes';
 import { choirRoutes } from './choir/choir.routes';
-import { prepareDemo } from './demo/demo.service';
+import { refuseInDemo } from './demo/demo.service';
 import { demoRoutes } from './demo/demo.routes';
 import { eveningRoutes } from './evening/evening.routes';
 import { eventsRoutes } from './events/events.routes';
@@ -16,21 +16,27 @@ import type { ChangeHub } from './events/hub';
 import { exercisesRoutes } from './exercises/exercises.routes';
 import { health } from './http/health';
 import { errorHandler } from './http/errors';
-import { attemptLimits } from './http/limits';
+import { callLimits } from './http/limits';
 import { mount } from './http/mount';
 import { pages } from './http/pages';
 import { notFound } from './http/problem';
 import { permissions, sameOriginOnly, securityHeaders, strictTransport } from './http/security';
+import type { Mailer } from './mail/mailer';
 import { piecesRoutes } from './pieces/pieces.routes';
 import { planRoutes } from './plan/plan.routes';
 import { presenceRoutes } from './presence/presence.routes';
 import { voicesRoutes } from './voices/voices.routes';
 
+/** What the routes rest on beside the database. */
+export interface RouteSettings extends AccountSettings {
+  readonly hub: ChangeHub;
+}
+
 /** Every route of the interface, in one list, so that a test can walk them all. */
-export const allRoutes = (hub: ChangeHub): Route[] => [
-  ...accountRoutes,
-  ...choirRoutes,
-  ...demoRoutes,
+export const allRoutes = ({ hub, ...settings }: RouteSettings): Route[] => [
+  ...accountRoutes(settings),
+  ...choirRoutes(settings.hasDemo),
+  ...demoRoutes(settings.hasDemo),
   ...eveningRoutes,
   ...eventsRoutes(hub),
   ...exercisesRoutes,
@@ -69,6 +75,9 @@ function description(): express.RequestHandler {
   };
 }
 
+/** Enough for a section that signs up in one room, too few for a program. */
+const usualCalls = 60;
+
 /** The whole application: interface, pages and errors. */
 export function createApp(options: {
   readonly orm: MikroORM;
@@ -80,8 +89,17 @@ export function createApp(options: {
   readonly trustedProxies?: number;
   /** Whether every reply is checked against the contract: in tests. */
   readonly checkReplies?: boolean;
+  /** How mails leave. */
+  readonly mailer: Mailer;
+  /** The address of our pages, for the links in mails: «https://choir.example.org». */
+  readonly publicUrl: string;
+  /** Whether there is a demo to look at. */
+  readonly hasDemo?: boolean;
+  /** So many sign-ups, visits to the demo, invitations or uploads one address or account may make in a quarter of an hour. */
+  readonly mostCalls?: number;
 }): Express {
   const { orm, log, hub, webRoot, trustedProxies = 0, checkReplies = false } = options;
+  const { mailer, publicUrl, hasDemo = true, mostCalls = usualCalls } = options;
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', trustedProxies);
@@ -93,12 +111,12 @@ export function createApp(options: {
   app.get('/api/openapi.json', description());
   app.use(
     '/api',
-    mount(allRoutes(hub), {
+    mount(allRoutes({ hub, hasDemo, post: { mailer, publicUrl, log } }), {
       orm,
       whoIs,
       idOf: ({ id }) => id,
-      limits: attemptLimits(orm),
-      prepare: prepareDemo,
+      limits: callLimits(orm, mostCalls),
+      refuse: refuseInDemo,
       checkReplies,
     }),
   );

@@ -159,8 +159,14 @@ function bodySchema(name: EndpointName): JsonSchema | undefined {
   return known;
 }
 
-/** What ends a session is tried without one; a stream never ends. */
-const alone: readonly EndpointName[] = ['signOut', 'signOutEverywhere', 'changePassword'];
+/** What ends or changes a session is tried without one; a stream never ends. */
+const alone: readonly EndpointName[] = [
+  'signOut',
+  'signOutEverywhere',
+  'changePassword',
+  'signUp',
+  'enterDemo',
+];
 const names = (Object.keys(paths) as EndpointName[]).filter((name) => name !== 'followEvents');
 
 describe('whatever is sent', () => {
@@ -215,6 +221,7 @@ describe('whatever is sent', () => {
       addEvenings: { evenings: [typedEvening({ date: '2031-05-07' })] },
       addTemplate: template,
       changeChoir: { phraseSeconds: 9 },
+      invite: { role: 'reader', note: 'for Ash' },
       storeSingers: { add: [{ name: 'Bram Oake', ...singer, ...rest }], change: [] },
       keepChecks: {
         checks: [{ singer: ash!.id, comfort, reach, lightTop: null, means: 'by-ear' }],

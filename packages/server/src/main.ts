@@ -5,10 +5,12 @@ import { createApp } from './app';
 import { changeHub } from './events/hub';
 import { migrate } from './db/migrate';
 import { ormConfig } from './db/orm.config';
-import { seedDemo } from './demo/seed';
+import { folderMailer, smtpMailer } from './mail/mailer';
+import { keepTidy } from './upkeep';
 
 /** The server process: settings from the environment, see docs/running.md. */
 const { DATABASE_URL, WEB_ROOT, LOG_LEVEL = 'info', TRUSTED_PROXIES = '0' } = process.env;
+const { SMTP_URL, MAIL_FROM, MAIL_FOLDER = '.data/mails', MOST_CALLS } = process.env;
 const port = Number(process.env.PORT ?? 4600);
 const host = '127.0.0.1';
 
@@ -27,15 +29,22 @@ const log = pino({
 if (!DATABASE_URL) throw new Error('DATABASE_URL is not set. Start with: npm start');
 const orm = await MikroORM.init(ormConfig(DATABASE_URL));
 await migrate(orm);
-if (process.env.DEMO !== 'no' && (await seedDemo(orm.em.fork()))) log.info('demo choir loaded');
 
 const hub = changeHub(DATABASE_URL, log);
+const mailer = SMTP_URL
+  ? smtpMailer(SMTP_URL, log, MAIL_FROM)
+  : folderMailer(MAIL_FOLDER, log, MAIL_FROM);
+const upkeep = keepTidy(orm, log);
 const app = createApp({
   orm,
   log,
   hub,
   trustedProxies: Number(TRUSTED_PROXIES),
   checkReplies: process.env.CHECK_REPLIES === 'yes',
+  mailer,
+  publicUrl: (process.env.PUBLIC_URL ?? `http://${host}:${port}`).replace(/\/+$/, ''),
+  hasDemo: process.env.DEMO !== 'no',
+  ...(MOST_CALLS ? { mostCalls: Number(MOST_CALLS) } : {}),
   ...(WEB_ROOT ? { webRoot: WEB_ROOT } : {}),
 });
 const server: Server = app.listen(port, host, (error?: Error) => {
@@ -57,6 +66,7 @@ async function stop(): Promise<void> {
   stopping = true;
   const closed = new Promise<void>((done) => server.close(() => done()));
   server.closeIdleConnections();
+  upkeep.stop();
   await hub.close();
   // A connection that hangs does not keep us; what was acknowledged is stored already.
   const late = setTimeout(() => server.closeAllConnections(), 3000);

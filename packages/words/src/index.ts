@@ -23,3 +23,5 @@ export * from './piece';
 export * from './sections';
 export * from './tonight/open';
 export * from './tonight/sentence';
+export * from './letters';
+export * from './records';

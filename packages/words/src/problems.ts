@@ -4,12 +4,15 @@ import { counted, countInWords, formFor } from './counting';
 const things = {
   this: 'This',
   address: 'This address',
+  browser: 'This browser',
   check: 'This check',
   choir: 'This choir',
   demo: 'The demo choir',
   evening: 'This evening',
   exercise: 'This exercise',
+  invitation: 'An invitation with this code',
   item: 'This part of the evening',
+  link: 'What this link was for',
   judgement: 'This judgement',
   mark: 'This mark',
   member: 'This member',
@@ -24,7 +27,7 @@ export type Thing = keyof typeof things;
 /** What a limit is about: how many there may be, and how many are here or have room. */
 export type LimitReached =
   | { readonly of: 'exercises'; readonly most: number; readonly here: number }
-  | { readonly of: 'pieces' | 'templates'; readonly most: number }
+  | { readonly of: 'pieces' | 'templates' | 'invitations'; readonly most: number }
   | { readonly of: 'singers'; readonly most: number; readonly room: number };
 
 function tooMany(limit: LimitReached): string {
@@ -33,6 +36,8 @@ function tooMany(limit: LimitReached): string {
       return `A choir keeps at most ${limit.most} exercises of its own; ${limit.here} are here. Throw some away first.`;
     case 'pieces':
       return `A choir keeps at most ${limit.most} pieces. Throw some away first.`;
+    case 'invitations':
+      return `At most ${limit.most} invitations stand open at once. Take some back first.`;
     case 'templates':
       return `A choir keeps at most ${limit.most} of these. Throw some away first.`;
     case 'singers':
@@ -44,6 +49,8 @@ function tooMany(limit: LimitReached): string {
 export type Invalid =
   | { readonly what: 'body' | 'page' | 'file' | 'name' | 'signs' }
   | { readonly what: 'piece-gone' }
+  | { readonly what: 'guessable'; readonly long: boolean }
+  | { readonly what: 'choir-name' }
   | { readonly what: 'part'; readonly part: string };
 
 function invalid(found: Invalid): string {
@@ -58,6 +65,12 @@ function invalid(found: Invalid): string {
       return 'This file is empty. Choose another one.';
     case 'name':
       return 'Send the file itself.';
+    case 'guessable':
+      return found.long
+        ? 'This is easily guessed. Take three or four words that have nothing to do with each other.'
+        : 'This is easily guessed. Take a longer one: three or four words that have nothing to do with each other.';
+    case 'choir-name':
+      return 'Type the choir’s name as it stands above.';
     case 'piece-gone':
       return 'A piece on this evening is not here any more. Choose another one for it.';
     case 'part':
@@ -76,16 +89,20 @@ export const problemWords = {
   invalid,
   sign_in_first: () => 'Sign in to go on.',
   wrong_password: () => 'E-mail and password do not go together. Check both and try again.',
-  demo_account: () => 'People of the demo have no password to change.',
+  second_factor: () => 'Type the six digits that your phone shows, or one of your kept codes.',
+  wrong_code: () =>
+    'These digits are not the ones your phone shows now, or the code was used already.',
+  demo_account: () => 'The people of the demo are invented. Make an account to be yourself.',
   demo_choir: () =>
     'Who belongs to the demo choir stays as it is. Make an account to have a choir of your own.',
   not_allowed: () => 'Your role in this choir does not allow this; ask a director.',
   other_origin: () => 'This request comes from another site and is refused.',
   wrong_present_password: () => 'This is not your present password.',
-  no_such_account: () => 'Nobody has an account with this e-mail yet. Ask them to make one first.',
   not_found: (thing: Thing) => `${things[thing]} is not here, or not yours to see.`,
   changed_meanwhile: () => 'This was changed meanwhile. Look at both and choose.',
-  email_taken: () => 'There is an account with this e-mail already. Sign in with it.',
+  email_taken: () =>
+    'No account can be made with this e-mail. If it is yours, sign in with it or ask for a new password.',
+  factor_here: () => 'Your account has a second factor already. End that one first.',
   file_gone: () =>
     'The file of this score is not kept any more. Read it in once more; what you chose is still here.',
   has_plan: (title: string | undefined) =>

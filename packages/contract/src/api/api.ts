@@ -1,5 +1,6 @@
 import { z } from '../zod';
 import { accounts } from './accounts';
+import { choirs } from './choirs';
 import type { Described } from './described';
 import { evenings } from './evenings';
 import { exercises } from './exercises';
@@ -10,6 +11,7 @@ import { voices } from './voices';
 /** Every endpoint of the interface. */
 export const api = {
   ...accounts,
+  ...choirs,
   ...evenings,
   ...exercises,
   ...pieces,

@@ -1,4 +1,4 @@
-import type { Role } from '../account';
+import type { Role } from '../choir';
 import type { ErrorCode } from '../errorCodes';
 import type { z } from '../zod';
 import type { EndpointName } from './paths';
@@ -18,8 +18,8 @@ export interface Described {
   readonly reply?: z.ZodType | 'file' | 'events';
   /** Answered with 201: something new came to be. */
   readonly makes?: true;
-  /** Attempts are counted and limited. */
-  readonly limited?: true;
+  /** What is counted and limited: attempts that fail, or every call. */
+  readonly limited?: 'failures' | 'calls';
   /** The errors of its own, beside those that every endpoint of its access can answer with. */
   readonly errors: readonly ErrorCode[];
 }

@@ -9,14 +9,35 @@ export const paths = {
   signOut: 'DELETE /session',
   signUp: 'POST /accounts',
   signOutEverywhere: 'DELETE /sessions',
+  listBrowsers: 'GET /sessions',
+  signBrowserOut: 'DELETE /sessions/:browser',
   changePassword: 'PUT /account/password',
+  changeName: 'PUT /account/name',
+  changeEmail: 'PUT /account/email',
+  confirmEmail: 'POST /account/email/confirmed',
+  forgetPassword: 'POST /account/password/forgotten',
+  renewPassword: 'POST /account/password/renewed',
+  beginSecondFactor: 'POST /account/second-factor',
+  keepSecondFactor: 'PUT /account/second-factor',
+  endSecondFactor: 'POST /account/second-factor/ended',
+  closeAccount: 'POST /account/closing',
+  keepAccount: 'DELETE /account/closing',
+  lookAtInvitation: 'POST /invitation',
+  acceptInvitation: 'POST /invitation/accepted',
 
   showChoir: 'GET /choirs/:choir',
   changeChoir: 'PUT /choirs/:choir',
   listMembers: 'GET /choirs/:choir/members',
-  addMember: 'POST /choirs/:choir/members',
   changeMember: 'PUT /choirs/:choir/members/:member',
   removeMember: 'DELETE /choirs/:choir/members/:member',
+  bringMemberBack: 'POST /choirs/:choir/members/:member/back',
+  leaveChoir: 'DELETE /choirs/:choir/membership',
+  listInvitations: 'GET /choirs/:choir/invitations',
+  invite: 'POST /choirs/:choir/invitations',
+  takeInvitationBack: 'DELETE /choirs/:choir/invitations/:invitation',
+  closeChoir: 'POST /choirs/:choir/closing',
+  keepChoir: 'DELETE /choirs/:choir/closing',
+  listRecords: 'GET /choirs/:choir/records',
 
   listEvenings: 'GET /choirs/:choir/evenings',
   addEvening: 'POST /choirs/:choir/evenings',
@@ -82,8 +103,8 @@ type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infe
 /** What stands for the names in an endpoint's path. */
 export type ParamsOf<N extends EndpointName> = { readonly [P in NamesIn<Paths[N]>]: string };
 
-/** Agenda items and exercises have ids of their own kind; every other name stands for a UUID. */
-export const namedIds: readonly string[] = ['item', 'exercise'];
+/** Agenda items, exercises and browsers have ids of their own kind; every other name stands for a UUID. */
+export const namedIds: readonly string[] = ['item', 'exercise', 'browser'];
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 

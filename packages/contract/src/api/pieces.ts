@@ -35,7 +35,8 @@ export const pieces = {
     file: largestScoreFile,
     reply: keptFileSchema,
     makes: true,
-    errors: ['invalid', 'too_large'],
+    limited: 'calls',
+    errors: ['invalid', 'too_large', 'too_many_attempts'],
   },
   showPiece: { access: 'reader', reply: pieceSchema, errors: [] },
   changePiece: {

@@ -1,23 +1,52 @@
-import { createHash, randomBytes } from 'node:crypto';
+import { randomBytes } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
+import Bowser from 'bowser';
 import { AccountSession, type Account } from '../db/entities/account';
+import { digestOf } from './digest';
 
-const days = 24 * 60 * 60_000;
+const hours = 60 * 60_000;
+const days = 24 * hours;
+/** However it is used, a session ends after so long. */
 const lifetime = 30 * days;
+/** A browser that has not been seen for so long is signed out. */
+const idleLimit = 14 * days;
 
-const idOf = (token: string): string => createHash('sha256').update(token).digest('hex');
+/** «Firefox on Linux», as far as a browser says what it is. */
+function browserName(userAgent: string): string {
+  if (userAgent === '') return 'a program';
+  const { browser, os } = Bowser.parse(userAgent.slice(0, 400));
+  const said = [browser.name, os.name].filter((part) => part !== undefined && part !== '');
+  return said.length === 0 ? 'a program' : said.join(' on ').slice(0, 80);
+}
 
 /** Signs a browser in: makes its session and answers with the token for the cookie. */
-export async function beginSession(em: EntityManager, account: Account, now = new Date()) {
+export async function beginSession(
+  em: EntityManager,
+  account: Account,
+  { userAgent, until }: { readonly userAgent: string; readonly until?: Date | null },
+  now = new Date(),
+) {
   const token = randomBytes(32).toString('base64url');
-  const expiresAt = new Date(now.getTime() + lifetime);
-  await em.nativeDelete(AccountSession, { expiresAt: { $lt: now } });
-  em.create(AccountSession, { id: idOf(token), account, expiresAt });
+  const latest = new Date(now.getTime() + lifetime);
+  const expiresAt = until && until < latest ? until : latest;
+  await em.nativeDelete(AccountSession, {
+    $or: [
+      { expiresAt: { $lt: now } },
+      { lastSeenAt: { $lt: new Date(now.getTime() - idleLimit) } },
+    ],
+  });
+  em.create(AccountSession, {
+    id: digestOf(token),
+    account,
+    browser: browserName(userAgent),
+    lastSeenAt: now,
+    expiresAt,
+  });
   await em.flush();
   return { token, expiresAt };
 }
 
-/** Whose session a token is; undefined when it is none, or has run out. */
+/** Whose session a token is; undefined when it is none, has run out, or was not used for long. */
 export async function accountOf(
   em: EntityManager,
   token: string | undefined,
@@ -26,14 +55,21 @@ export async function accountOf(
   if (!token) return undefined;
   const session = await em.findOne(
     AccountSession,
-    { id: idOf(token), expiresAt: { $gt: now } },
+    {
+      id: digestOf(token),
+      expiresAt: { $gt: now },
+      lastSeenAt: { $gt: new Date(now.getTime() - idleLimit) },
+    },
     { populate: ['account'] },
   );
+  if (session && now.getTime() - session.lastSeenAt.getTime() > hours) {
+    await em.nativeUpdate(AccountSession, { id: session.id }, { lastSeenAt: now });
+  }
   return session?.account;
 }
 
 export async function endSession(em: EntityManager, token: string | undefined): Promise<void> {
-  if (token) await em.nativeDelete(AccountSession, { id: idOf(token) });
+  if (token) await em.nativeDelete(AccountSession, { id: digestOf(token) });
 }
 
 /** Signs every browser of an account out. */

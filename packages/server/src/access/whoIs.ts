@@ -12,6 +12,10 @@ export async function whoIs(
 ): Promise<Who<Account, Choir>> {
   const account = await accountOf(em, token);
   if (!account || !choir) return { account, membership: undefined };
-  const member = await em.findOne(Member, { account, choir }, { populate: ['choir'] });
+  const member = await em.findOne(
+    Member,
+    { account, choir, removedAt: null },
+    { populate: ['choir'] },
+  );
   return { account, membership: member ? { choir: member.choir, role: member.role } : undefined };
 }

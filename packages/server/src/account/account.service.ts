@@ -1,28 +1,43 @@
 import { UniqueConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
 import type { ChangePassword, Session, SignIn, SignUp } from '@wide-fern/contract';
-import { Choir, Member } from '../db/entities/choir';
+import { record } from '../choir/records';
 import { createChoir } from '../choir/choir.service';
-import { problem } from '../http/problem';
+import { acceptInvitation } from '../choir/invitations.service';
 import { Account } from '../db/entities/account';
-import { hashPassword, isPassword, noPassword } from './password';
+import { Member } from '../db/entities/choir';
+import { problem } from '../http/problem';
+import { checkPresent, hashPassword, isPassword, noPassword } from './password';
+import { checkSecondFactor } from './secondFactor';
+import { refuseGuessable } from './strength';
 
-/** The account an e-mail and password belong to. */
-export async function signIn(em: EntityManager, { email, password }: SignIn): Promise<Account> {
+/** The account an e-mail and password belong to, with its second factor where it has one. */
+export async function signIn(
+  em: EntityManager,
+  { email, password, code }: SignIn,
+): Promise<Account> {
   const account = await em.findOne(Account, { email });
   if (!(await isPassword(account?.passwordHash, password)) || !account) {
     throw problem('wrong_password');
   }
+  await checkSecondFactor(em, account, code);
+  for (const { choir } of await em.find(Member, { account, removedAt: null })) {
+    record(em, { choir, by: account, kind: 'signed-in' });
+  }
+  await em.flush();
   return account;
 }
 
-/** A new account with a choir of its own. */
+/** A new account: with a choir of its own, or in the choir it was invited to. */
 export async function signUp(em: EntityManager, wanted: SignUp): Promise<Account> {
-  const { name, email, password, choir, timeZone } = wanted;
+  const { name, email, password, choir, timeZone, invitation } = wanted;
+  await refuseGuessable(password, { field: 'password', about: [name, email, choir ?? ''] });
   const passwordHash = await hashPassword(password);
   try {
     return await em.transactional(async (inner) => {
       const account = inner.create(Account, { name, email, passwordHash });
-      createChoir(inner, { name: choir, timeZone, director: account });
+      await inner.flush();
+      if (invitation !== undefined) await acceptInvitation(inner, account, invitation);
+      else createChoir(inner, { name: choir!, timeZone: timeZone ?? 'UTC', director: account });
       await inner.flush();
       return account;
     });
@@ -37,13 +52,15 @@ export async function changePassword(
   account: Account,
   { current, next }: ChangePassword,
 ): Promise<void> {
-  if (account.passwordHash === noPassword) {
-    throw problem('demo_account');
-  }
-  if (!(await isPassword(account.passwordHash, current))) {
-    throw problem('wrong_present_password').at('current');
-  }
+  await checkPresent(account, current, 'current');
+  await refuseGuessable(next, { field: 'next', about: [account.name, account.email] });
   account.passwordHash = await hashPassword(next);
+  await em.flush();
+}
+
+export async function changeName(em: EntityManager, account: Account, name: string): Promise<void> {
+  if (account.passwordHash === noPassword) throw problem('demo_account');
+  account.name = name;
   await em.flush();
 }
 
@@ -51,17 +68,24 @@ export async function changePassword(
 export async function describeSession(
   em: EntityManager,
   account: Account | undefined,
+  hasDemo: boolean,
 ): Promise<Session> {
-  const demo = (await em.count(Choir, { demoAnchor: { $ne: null } })) > 0;
-  if (!account) return { account: null, choirs: [], demo };
+  if (!account) return { account: null, choirs: [], demo: hasDemo };
   const members = await em.find(
     Member,
-    { account },
+    { account, removedAt: null },
     { populate: ['choir'], orderBy: { createdAt: 'asc' } },
   );
+  const { id, name, email, factorSecret, closesAt } = account;
   return {
-    account: { id: account.id, name: account.name, email: account.email },
+    account: {
+      id,
+      name,
+      email,
+      secondFactor: typeof factorSecret === 'string',
+      closesAt: closesAt?.toISOString() ?? null,
+    },
     choirs: members.map(({ choir, role }) => ({ id: choir.id, name: choir.name, role })),
-    demo,
+    demo: hasDemo,
   };
 }

@@ -4,7 +4,7 @@ import type { Express } from 'express';
 import supertest from 'supertest';
 import { createApp } from '../app';
 import { testDatabase } from '../testing/database';
-import { keptLog, password, signUp, testApp } from '../testing/people';
+import { password, signUp, testApp, testSettings } from '../testing/people';
 import { Account, AccountSession, Attempt } from '../db/entities/account';
 
 const database = testDatabase();
@@ -43,12 +43,7 @@ describe('accounts', () => {
     const plain = await supertest(app).post('/api/accounts').send(wanted).expect(201);
     expect(plain.headers['set-cookie']?.[0]).toMatch(/HttpOnly; SameSite=Lax/);
     expect(plain.headers['set-cookie']?.[0]).not.toContain('Secure');
-    const behind = createApp({
-      orm: database.orm,
-      hub: database.hub,
-      log: keptLog().log,
-      trustedProxies: 1,
-    });
+    const behind = createApp({ ...testSettings(database), trustedProxies: 1 });
     const safe = await supertest(behind)
       .post('/api/session')
       .set('X-Forwarded-Proto', 'https')
@@ -61,7 +56,7 @@ describe('accounts', () => {
     const person = await signUp(app);
     const wanted = { name: 'A', email: person.email, password, choir: 'B', timeZone: 'UTC' };
     const taken = await supertest(app).post('/api/accounts').send(wanted).expect(409);
-    expect(errorBody.parse(taken.body).error.fields?.email).toContain('already');
+    expect(errorBody.parse(taken.body).error.fields?.email).toContain('ask for a new password');
     for (const wrong of [{ password: 'short' }, { timeZone: 'Fern/Nowhere' }, { email: 'x' }]) {
       const answer = await supertest(app)
         .post('/api/accounts')
@@ -117,12 +112,7 @@ describe('accounts', () => {
 
   it('are locked out by nobody elsewhere who tries their e-mail', async () => {
     const person = await signUp(app);
-    const behind = createApp({
-      orm: database.orm,
-      hub: database.hub,
-      log: keptLog().log,
-      trustedProxies: 1,
-    });
+    const behind = createApp({ ...testSettings(database), trustedProxies: 1 });
     const from = (address: string, secret: string) =>
       supertest(behind)
         .post('/api/session')

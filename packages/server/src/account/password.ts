@@ -1,4 +1,6 @@
 import { hash, verify } from '@node-rs/argon2';
+import type { Account } from '../db/entities/account';
+import { problem } from '../http/problem';
 
 /** Argon2id with the library's recommended cost. */
 export const hashPassword = (password: string): Promise<string> => hash(password);
@@ -17,3 +19,18 @@ export async function isPassword(stored: string | undefined, password: string): 
 
 /** What stands in place of a hash for people of the demo, who have no password. */
 export const noPassword = '!';
+
+/**
+ * Asks for the present password before something of an account changes.
+ * @throws Problem demo_account for people of the demo, wrong_present_password at the field
+ */
+export async function checkPresent(
+  { passwordHash }: Account,
+  password: string,
+  field: string,
+): Promise<void> {
+  if (passwordHash === noPassword) throw problem('demo_account');
+  if (!(await isPassword(passwordHash, password))) {
+    throw problem('wrong_present_password').at(field);
+  }
+}

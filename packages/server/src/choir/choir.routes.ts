@@ -1,28 +1,37 @@
-import type { Choir as ChoirView } from '@wide-fern/contract';
-import { usualPhrase } from '@wide-fern/core';
 import { endpoint, type Route } from '../access/endpoint';
-import type { Choir } from '../db/entities/choir';
-import { addMember, changeRole, listMembers, removeMember } from './choir.service';
+import { describeSession } from '../account/account.service';
+import { changeChoir, closeChoir, keepChoir, showChoir } from './choir.service';
+import { invite, listInvitations, takeInvitationBack } from './invitations.service';
+import {
+  bringMemberBack,
+  changeRole,
+  leaveChoir,
+  listMembers,
+  removeMember,
+} from './members.service';
+import { listRecords } from './records';
 
-const asChoir = ({ id, name, timeZone, accidentals, phraseSeconds }: Choir): ChoirView => ({
-  id,
-  name,
-  timeZone,
-  accidentals: accidentals ?? 'flats',
-  phraseSeconds: phraseSeconds ?? usualPhrase.mixed,
-});
-
-export const choirRoutes: readonly Route[] = [
-  endpoint('showChoir', ({ choir }) => Promise.resolve(asChoir(choir))),
-  endpoint('changeChoir', async ({ em, choir, body }) => {
-    choir.phraseSeconds = body.phraseSeconds;
-    await em.flush();
-    return asChoir(choir);
-  }),
-  endpoint('listMembers', ({ em, choir }) => listMembers(em, choir)),
-  endpoint('addMember', ({ em, choir, body }) => addMember(em, choir, body)),
-  endpoint('changeMember', ({ em, choir, params, body }) =>
-    changeRole(em, choir, params.member, body.role),
+export const choirRoutes = (hasDemo: boolean): readonly Route[] => [
+  endpoint('showChoir', ({ choir }) => Promise.resolve(showChoir(choir))),
+  endpoint('changeChoir', ({ em, body, ...acting }) => changeChoir(em, acting, body)),
+  endpoint('closeChoir', ({ em, body, ...acting }) => closeChoir(em, acting, body.name)),
+  endpoint('keepChoir', ({ em, ...acting }) => keepChoir(em, acting)),
+  endpoint('listMembers', ({ em, ...acting }) => listMembers(em, acting)),
+  endpoint('changeMember', ({ em, params, body, ...acting }) =>
+    changeRole(em, acting, params.member, body.role),
   ),
-  endpoint('removeMember', ({ em, choir, params }) => removeMember(em, choir, params.member)),
+  endpoint('removeMember', ({ em, params, ...acting }) => removeMember(em, acting, params.member)),
+  endpoint('bringMemberBack', ({ em, params, ...acting }) =>
+    bringMemberBack(em, acting, params.member),
+  ),
+  endpoint('leaveChoir', async ({ em, ...acting }) => {
+    await leaveChoir(em, acting);
+    return describeSession(em, acting.account, hasDemo);
+  }),
+  endpoint('listInvitations', ({ em, choir }) => listInvitations(em, choir)),
+  endpoint('invite', ({ em, body, ...acting }) => invite(em, acting, body)),
+  endpoint('takeInvitationBack', ({ em, params, ...acting }) =>
+    takeInvitationBack(em, acting, params.invitation),
+  ),
+  endpoint('listRecords', ({ em, choir, query }) => listRecords(em, choir, query.after)),
 ];

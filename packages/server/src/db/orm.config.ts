@@ -1,7 +1,7 @@
 import { Migrator } from '@mikro-orm/migrations';
 import { defineConfig, UnderscoreNamingStrategy } from '@mikro-orm/postgresql';
-import { Account, AccountSession, Attempt } from './entities/account';
-import { Choir, Member } from './entities/choir';
+import { Account, AccountSecret, AccountSession, Attempt } from './entities/account';
+import { AuditRecord, Choir, Invitation, Member } from './entities/choir';
 import { Evening, EveningTemplate } from './entities/evening';
 import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises';
 import { ChoirChange } from './entities/change';
@@ -17,9 +17,12 @@ export const ormConfig = (clientUrl: string) =>
     entities: [
       Account,
       AccountSession,
+      AccountSecret,
       Attempt,
       Choir,
       Member,
+      Invitation,
+      AuditRecord,
       VoicePart,
       Singer,
       PieceFile,

@@ -1,12 +1,15 @@
 import { welcome } from '../account/account.routes';
 import { endpoint, type Route } from '../access/endpoint';
 import { notFound } from '../http/problem';
-import { findDemoDirector } from './demo.service';
+import { makeDemo } from './seed';
+import { throwOldDemosAway } from './demo.service';
 
-export const demoRoutes: readonly Route[] = [
-  endpoint('enterDemo', async ({ em }) => {
-    const director = await findDemoDirector(em);
-    if (!director) throw notFound('demo');
-    return welcome(em, director);
+/** Whoever looks around gets a choir of their own for a day. */
+export const demoRoutes = (hasDemo: boolean): readonly Route[] => [
+  endpoint('enterDemo', async ({ em, userAgent }) => {
+    if (!hasDemo) throw notFound('demo');
+    await throwOldDemosAway(em);
+    const { director, until } = await makeDemo(em);
+    return welcome(em, director, { userAgent, until }, hasDemo);
   }),
 ];

@@ -1,14 +1,15 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { demoChoir } from '@wide-fern/catalogue/demo';
 import type { EndpointName } from '@wide-fern/contract';
-import { noPassword } from '../account/password';
-import type { Account } from '../db/entities/account';
-import { Choir, Member } from '../db/entities/choir';
-import { PieceJudgement } from '../db/entities/pieces';
-import { RangeCheck, Singer, SingerEvening } from '../db/entities/voices';
-import { Evening } from '../db/entities/evening';
+import type { Choir } from '../db/entities/choir';
 import { problem } from '../http/problem';
-import { dateIn, dateLater, daysLater, momentOf } from '../time/zone';
+import { dateIn, dateLater, momentOf } from '../time/zone';
+
+/** So long a choir to look around in is kept for whoever looks. */
+const demoHours = 24;
+
+/** When a demo choir that is made now is thrown away. */
+export const demoEnd = (now: Date): Date => new Date(now.getTime() + demoHours * 60 * 60_000);
 
 /** The coming rehearsal day of the demo choir, today until its evening has ended: «2026-12-01». */
 export function comingRehearsal(now: Date): string {
@@ -19,73 +20,29 @@ export function comingRehearsal(now: Date): string {
   return dateLater(today, isOver ? 7 : days);
 }
 
-/** The director of the demo choir, or null when there is none. */
-export async function findDemoDirector(em: EntityManager): Promise<Account | null> {
-  const member = await em.findOne(
-    Member,
-    {
-      role: 'director',
-      choir: { demoAnchor: { $ne: null } },
-      // Only who was made for the demo is let in without a password.
-      account: { passwordHash: noPassword },
-    },
-    { populate: ['account'], orderBy: { createdAt: 'asc' } },
-  );
-  return member?.account ?? null;
-}
-
-/** What nobody changes in the demo: strangers meet there, and nobody is to be drawn into it. */
-const closed: readonly EndpointName[] = ['addMember', 'changeMember', 'removeMember'];
+/** What nobody does in a demo: nobody is to be drawn into it, and it goes by itself. */
+const closed: readonly EndpointName[] = [
+  'changeMember',
+  'removeMember',
+  'bringMemberBack',
+  'leaveChoir',
+  'invite',
+  'closeChoir',
+];
 
 /**
- * What is done before an endpoint of the demo answers; other choirs are left alone.
- * @throws Problem demo_choir for what nobody changes there
+ * What is asked before an endpoint of a demo answers; other choirs are left alone.
+ * @throws Problem demo_choir for what nobody does there
  */
-export async function prepareDemo(
-  em: EntityManager,
-  choir: Choir,
-  name: EndpointName,
-): Promise<void> {
-  if (!choir.demoAnchor) return;
-  if (closed.includes(name)) throw problem('demo_choir');
-  await keepDemoFresh(em, choir);
+export function refuseInDemo({ demoUntil }: Choir, name: EndpointName): void {
+  if (demoUntil && closed.includes(name)) throw problem('demo_choir');
 }
 
-/** Moves the demo's evenings on by whole weeks once its coming one has passed; other choirs are left alone. */
-export async function keepDemoFresh(
-  em: EntityManager,
-  choir: Choir,
-  now = new Date(),
-): Promise<void> {
-  if (!choir.demoAnchor) return;
-  const anchor = choir.demoAnchor;
-  const coming = comingRehearsal(now);
-  if (anchor === coming) return;
-  await em.transactional(async (inner) => {
-    // Two windows may ask at once; only the first moves the dates.
-    const moved = await inner.nativeUpdate(
-      Choir,
-      { id: choir.id, demoAnchor: anchor },
-      { demoAnchor: coming },
-    );
-    if (moved === 0) return;
-    const noon = (date: string) => Date.parse(`${date}T12:00:00Z`);
-    const days = Math.round((noon(coming) - noon(anchor)) / 86_400_000);
-    // Who was away on the evening that has passed says nothing of the one that comes.
-    await inner.nativeDelete(SingerEvening, { evening: { choir } });
-    for (const evening of await inner.find(Evening, { choir })) {
-      evening.condition = 'rested';
-      evening.startsAt = daysLater(evening.startsAt, days, choir.timeZone);
-      evening.endsAt = daysLater(evening.endsAt, days, choir.timeZone);
-    }
-    for (const singer of await inner.find(Singer, { choir })) {
-      if (singer.checkedOn) singer.checkedOn = dateLater(singer.checkedOn, days);
-    }
-    for (const check of await inner.find(RangeCheck, { singer: { choir } })) {
-      check.checkedOn = dateLater(check.checkedOn, days);
-    }
-    for (const judgement of await inner.find(PieceJudgement, { piece: { choir } })) {
-      judgement.judgedOn = dateLater(judgement.judgedOn, days);
-    }
-  });
+/** Throws away the demo choirs whose day is over, and the invented people of them. */
+export async function throwOldDemosAway(em: EntityManager): Promise<void> {
+  await em.execute('delete from choir where demo_until < now()');
+  await em.execute(
+    `delete from account where password_hash = '!'
+       and not exists (select 1 from member where member.account_id = account.id)`,
+  );
 }

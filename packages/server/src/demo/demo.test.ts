@@ -1,17 +1,17 @@
 import { demoChoir } from '@wide-fern/catalogue/demo';
 import { errorBody, planDocumentSchema, sessionSchema } from '@wide-fern/contract';
 import supertest from 'supertest';
-import { Account } from '../db/entities/account';
+import { createApp } from '../app';
+import { Account, Attempt } from '../db/entities/account';
 import { Choir, Member } from '../db/entities/choir';
-import { Singer, SingerEvening } from '../db/entities/voices';
 import { Evening } from '../db/entities/evening';
-import { dateIn } from '../time/zone';
-import { PieceJudgement } from '../db/entities/pieces';
 import { Plan } from '../db/entities/plan';
+import { Singer } from '../db/entities/voices';
 import { testDatabase } from '../testing/database';
-import { signUp, testApp } from '../testing/people';
-import { comingRehearsal, keepDemoFresh } from './demo.service';
-import { seedDemo } from './seed';
+import { signUp, testApp, testSettings } from '../testing/people';
+import { dateIn } from '../time/zone';
+import { comingRehearsal, throwOldDemosAway } from './demo.service';
+import { makeDemo } from './seed';
 
 const database = testDatabase();
 const zone = 'Europe/London';
@@ -26,15 +26,18 @@ describe('the coming rehearsal', () => {
   });
 });
 
-describe('the demo choir', () => {
+describe('a demo choir', () => {
   const now = new Date('2026-11-25T12:00:00Z');
+  let choir: string;
 
-  it('is loaded once, into an empty database only', async () => {
-    expect(await seedDemo(database.orm.em.fork(), now)).toBe(true);
-    expect(await seedDemo(database.orm.em.fork(), now)).toBe(false);
+  it('is whole: its singers, its plans of any day', async () => {
+    const { director, until } = await makeDemo(database.orm.em.fork(), now);
+    expect(until.toISOString()).toBe('2026-11-26T12:00:00.000Z');
     const em = database.orm.em.fork();
-    expect(await em.count(Singer)).toBe(36);
-    const plans = await em.find(Plan, {});
+    const member = await em.findOneOrFail(Member, { account: director.id });
+    choir = member.choir.id;
+    expect(await em.count(Singer, { choir })).toBe(36);
+    const plans = await em.find(Plan, { choir });
     expect(plans).toHaveLength(7);
     for (const { document } of plans) planDocumentSchema.parse(document);
   });
@@ -42,7 +45,7 @@ describe('the demo choir', () => {
   it('has eight weeks behind it with one left out, and the lantern night ten weeks ahead', async () => {
     const evenings = await database.orm.em
       .fork()
-      .find(Evening, {}, { orderBy: { startsAt: 'asc' } });
+      .find(Evening, { choir }, { orderBy: { startsAt: 'asc' } });
     const dates = evenings.map(({ startsAt }) => dateIn(startsAt, zone));
     expect(dates.slice(0, 7)).toEqual([
       '2026-10-13',
@@ -60,114 +63,106 @@ describe('the demo choir', () => {
     expect(evenings[6]?.startsAt.toISOString()).toBe('2026-12-01T19:30:00.000Z');
   });
 
-  it('moves on by whole weeks as time goes by, and keeps half past seven', async () => {
-    const later = new Date('2027-03-31T12:00:00Z');
-    const fork = database.orm.em.fork();
-    const [evening] = await fork.find(Evening, {}, { orderBy: { startsAt: 'desc' } });
-    const singer = await fork.findOneOrFail(Singer, { name: 'Noor Haddadin' });
-    fork.create(SingerEvening, { evening: evening!, singer, away: true });
-    await fork.flush();
-    const before = singer.checkedOn!;
-    const both = await Promise.all(
-      [1, 2].map(async () => {
-        const em = database.orm.em.fork();
-        await keepDemoFresh(
-          em,
-          await em.findOneOrFail(Choir, { name: 'Quarry Lane Singers' }),
-          later,
-        );
-      }),
-    );
-    expect(both).toHaveLength(2);
-    const evenings = await database.orm.em
-      .fork()
-      .find(Evening, {}, { orderBy: { startsAt: 'asc' } });
-    expect(evenings[6]?.startsAt.toISOString()).toBe('2027-04-06T18:30:00.000Z');
-    expect(evenings[0]?.startsAt.toISOString()).toBe('2027-02-16T19:30:00.000Z');
-    // Checks keep their age; who was away on an evening that has passed is forgotten.
-    const noor = await database.orm.em.fork().findOneOrFail(Singer, { name: 'Noor Haddadin' });
-    const days = (Date.parse(noor.checkedOn!) - Date.parse(before)) / 86_400_000;
-    expect(days).toBe(126);
-    expect(await database.orm.em.fork().count(SingerEvening)).toBe(0);
-    // Runs stay judged as many weeks before the coming evening as they were.
-    const judged = await database.orm.em
-      .fork()
-      .find(PieceJudgement, {}, { orderBy: { judgedOn: 'desc' } });
-    expect(judged[0]!.judgedOn).toBe('2027-03-30');
-    expect(judged.at(-1)!.judgedOn).toBe('2027-02-16');
-  });
-
-  it('is entered with one click, and its people have no password', async () => {
-    const app = testApp(database);
-    const agent = supertest.agent(app);
-    const { body } = await agent.post('/api/session/demo').expect(200);
-    expect(body).toMatchObject({
-      account: { name: 'Imke Sandvoort' },
-      choirs: [{ name: 'Quarry Lane Singers', role: 'director' }],
-    });
-    await supertest(app)
-      .post('/api/session')
-      .send({ email: 'imke@quarrylane.example', password: '!' })
-      .expect(401);
-    await agent
-      .put('/api/account/password')
-      .send({ current: '!', next: 'a whole new password' })
-      .expect(403);
-  });
-
-  it('is not here where there is none', async () => {
+  it('is thrown away when its day is over, with its people, and no other is', async () => {
+    const person = await signUp(testApp(database));
     const em = database.orm.em.fork();
-    await em.nativeUpdate(Choir, {}, { demoAnchor: null });
-    await supertest(testApp(database)).post('/api/session/demo').expect(404);
+    const lasting = await makeDemo(em.fork());
+    await throwOldDemosAway(em);
+    const left = await em.find(Choir, {});
+    expect(left.map(({ id }) => id)).not.toContain(choir);
+    expect(left.map(({ id }) => id)).toContain(person.choir);
+    expect(await em.count(Account, { id: lasting.director.id })).toBe(1);
+    expect(await em.count(Account, { passwordHash: '!' })).toBe(demoChoir.people.length);
   });
 });
 
 describe('the door of the demo', () => {
-  beforeAll(async () => {
-    // The tests above made a choir like any other of it.
-    const { id } = await database.orm.em.fork().findOneOrFail(Choir, { name: demoChoir.name });
-    await database.orm.em
-      .fork()
-      .nativeUpdate(Choir, { id }, { demoAnchor: comingRehearsal(new Date()) });
-  });
   const enter = async () => {
     const agent = supertest.agent(testApp(database));
-    const { body } = await agent.post('/api/session/demo').expect(200);
-    return { agent, session: sessionSchema.parse(body) };
+    const { body, headers } = await agent.post('/api/session/demo').expect(200);
+    return { agent, session: sessionSchema.parse(body), cookie: headers['set-cookie']?.[0] ?? '' };
   };
 
-  it('leads to the demo’s own director only, whoever else was made one', async () => {
+  it('leads every visitor to a choir of their own, for a day', async () => {
+    const [one, two] = [await enter(), await enter()];
+    expect(one.session).toMatchObject({
+      account: { name: 'Imke Sandvoort' },
+      choirs: [{ name: 'Quarry Lane Singers', role: 'director' }],
+    });
+    expect(one.session.choirs[0]!.id).not.toBe(two.session.choirs[0]!.id);
+    await one.agent.get(`/api/choirs/${two.session.choirs[0]!.id}`).expect(404);
+    const [, expires = ''] = /Expires=([^;]+)/.exec(one.cookie) ?? [];
+    const hours = (Date.parse(expires) - Date.now()) / 3_600_000;
+    expect(hours).toBeGreaterThan(23);
+    expect(hours).toBeLessThanOrEqual(24);
+  });
+
+  it('lets nobody in as somebody else, whoever was made a director there', async () => {
     const victim = await signUp(testApp(database), 'Ivo Marsh');
+    const first = await enter();
     const em = database.orm.em.fork();
-    const choir = await em.findOneOrFail(Choir, { demoAnchor: { $ne: null } });
     const account = await em.findOneOrFail(Account, { email: victim.email });
-    const own = await em.findOneOrFail(Member, { choir, role: 'director' });
+    const choir = await em.findOneOrFail(Choir, { id: first.session.choirs[0]!.id });
     // As if somebody had found a way to bring this about.
     em.create(Member, { choir, account, role: 'director', createdAt: new Date(0) });
-    own.role = 'reader';
-    await em.flush();
-    await supertest(testApp(database)).post('/api/session/demo').expect(404);
-    own.role = 'director';
     await em.flush();
     const { session } = await enter();
     expect(session.account?.email).not.toBe(victim.email);
-    await em.nativeDelete(Member, { choir, account });
+  });
+
+  it('leads to people without a password, whom nobody becomes otherwise', async () => {
+    const { agent, session } = await enter();
+    const email = session.account!.email;
+    for (const password of ['!', '']) {
+      const { status } = await supertest(testApp(database))
+        .post('/api/session')
+        .send({ email, password });
+      expect([400, 401]).toContain(status);
+    }
+    const next = 'a whole new password';
+    const refused = [
+      await agent.put('/api/account/password').send({ current: '!', next }),
+      await agent.put('/api/account/name').send({ name: 'Somebody' }),
+      await agent.put('/api/account/email').send({ email: 'a@example.org', password: '!' }),
+      await agent.post('/api/account/second-factor').send({ password: '!' }),
+      await agent.post('/api/account/closing').send({ password: '!' }),
+    ];
+    for (const { status, body } of refused) {
+      expect([status, errorBody.parse(body).error.code]).toEqual([403, 'demo_account']);
+    }
   });
 
   it('leads to a choir whose members stay as they are', async () => {
-    const victim = await signUp(testApp(database), 'Ivo Marsh');
     const { agent, session } = await enter();
-    const at = `/api/choirs/${session.choirs[0]!.id}/members`;
-    const { body } = await agent.get(at).expect(200);
+    const choir = `/api/choirs/${session.choirs[0]!.id}`;
+    const { body } = await agent.get(`${choir}/members`).expect(200);
     const [first] = body as { id: string }[];
     const refused = [
-      await agent.post(at).send({ email: victim.email, role: 'director' }).expect(403),
-      await agent.put(`${at}/${first!.id}`).send({ role: 'reader' }).expect(403),
-      await agent.delete(`${at}/${first!.id}`).expect(403),
+      await agent.post(`${choir}/invitations`).send({ role: 'director', note: '' }),
+      await agent.put(`${choir}/members/${first!.id}`).send({ role: 'reader' }),
+      await agent.delete(`${choir}/members/${first!.id}`),
+      await agent.delete(`${choir}/membership`),
+      await agent.post(`${choir}/closing`).send({ name: demoChoir.name }),
     ];
-    for (const answer of refused) {
-      expect(errorBody.parse(answer.body).error.code).toBe('demo_choir');
+    for (const { status, body: said } of refused) {
+      expect([status, errorBody.parse(said).error.code]).toEqual([403, 'demo_choir']);
     }
-    expect((await agent.get(at).expect(200)).body).toEqual(body);
+    expect((await agent.get(`${choir}/members`).expect(200)).body).toEqual(body);
+  });
+
+  it('is closed where there is no demo', async () => {
+    const app = createApp({ ...testSettings(database), hasDemo: false });
+    await supertest(app).post('/api/session/demo').expect(404);
+    const { body } = await supertest(app).get('/api/session').expect(200);
+    expect(sessionSchema.parse(body).demo).toBe(false);
+  });
+
+  it('is not opened without end from one place', async () => {
+    await database.orm.em.fork().nativeDelete(Attempt, {});
+    const app = createApp({ ...testSettings(database), mostCalls: 2 });
+    await supertest(app).post('/api/session/demo').expect(200);
+    await supertest(app).post('/api/session/demo').expect(200);
+    const { body } = await supertest(app).post('/api/session/demo').expect(429);
+    expect(errorBody.parse(body).error.message).toContain('minutes');
   });
 });

@@ -1,3 +1,4 @@
+import { randomBytes } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { exercises } from '@wide-fern/catalogue';
 import {
@@ -11,7 +12,7 @@ import { emptyDocument } from '@wide-fern/plan';
 import type { AgendaItem, Segment } from '@wide-fern/contract';
 import { Account } from '../db/entities/account';
 import { noPassword } from '../account/password';
-import { Choir, Member } from '../db/entities/choir';
+import { Member } from '../db/entities/choir';
 import { toColumns } from '../db/entities/limits';
 import { RangeCheck, Singer } from '../db/entities/voices';
 import { createChoir } from '../choir/choir.service';
@@ -20,7 +21,7 @@ import { tonightFor } from '../tonight/tonight.service';
 import { dateLater, momentOf } from '../time/zone';
 import { Plan } from '../db/entities/plan';
 import { addDemoPieces } from './demoPieces';
-import { comingRehearsal } from './demo.service';
+import { comingRehearsal, demoEnd } from './demo.service';
 
 function asSegment({ exercise: id, ...changed }: DemoSegment, index: number): Segment {
   const exercise = exercises.find((one) => one.id === id);
@@ -32,12 +33,23 @@ function asSegment({ exercise: id, ...changed }: DemoSegment, index: number): Se
   };
 }
 
-/** Loads the demo choir when there is no choir at all. Says whether it did. */
-export async function seedDemo(em: EntityManager, now = new Date()): Promise<boolean> {
-  if ((await em.count(Choir)) > 0) return false;
-  await em.transactional(async (inner) => {
+/** E-mails are one account's each, and every visitor meets the same people. */
+const emailOfVisit = (email: string, visit: string): string => email.replace('@', `.${visit}@`);
+
+/** Makes the demo choir for one visitor: its director to enter as, and when it is thrown away. */
+export async function makeDemo(
+  em: EntityManager,
+  now = new Date(),
+): Promise<{ readonly director: Account; readonly until: Date }> {
+  const until = demoEnd(now);
+  const visit = randomBytes(4).toString('hex');
+  return em.transactional(async (inner) => {
     const [director, ...others] = demoChoir.people.map(({ name, email, role }) => ({
-      account: inner.create(Account, { name, email, passwordHash: noPassword }),
+      account: inner.create(Account, {
+        name,
+        email: emailOfVisit(email, visit),
+        passwordHash: noPassword,
+      }),
       role,
     }));
     const coming = comingRehearsal(now);
@@ -45,7 +57,7 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
       name: demoChoir.name,
       timeZone: demoChoir.timeZone,
       director: director!.account,
-      demoAnchor: coming,
+      demoUntil: until,
     });
     for (const { account, role } of others) inner.create(Member, { choir, account, role });
     demoSingers.forEach((one, place) => {
@@ -106,6 +118,6 @@ export async function seedDemo(em: EntityManager, now = new Date()): Promise<boo
         savedBy: director!.account,
       });
     }
+    return { director: director!.account, until };
   });
-  return true;
 }

@@ -26,7 +26,9 @@ export const eveningRoutes: readonly Route[] = [
   endpoint('changeEvening', async ({ em, choir, params, body }) =>
     showEvening(em, choir, await changeEvening(em, choir, params.evening, body)),
   ),
-  endpoint('removeEvening', ({ em, choir, params }) => removeEvening(em, choir, params.evening)),
+  endpoint('removeEvening', ({ em, params, ...acting }) =>
+    removeEvening(em, acting, params.evening),
+  ),
   endpoint('copyEvening', ({ em, choir, account, params, body }) =>
     copyEvening(em, { choir, account, evening: params.evening }, body),
   ),

@@ -1,3 +1,4 @@
+import { record } from '../choir/records';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import {
   type ChangeEvening,
@@ -128,8 +129,15 @@ export async function changeEvening(
 }
 
 /** Calls an evening off: it and its plans are gone. */
-export async function removeEvening(em: EntityManager, choir: Choir, id: string): Promise<void> {
-  em.remove(await findEvening(em, choir, id));
+export async function removeEvening(
+  em: EntityManager,
+  { choir, account }: { readonly choir: Choir; readonly account: Account },
+  id: string,
+): Promise<void> {
+  const evening = await findEvening(em, choir, id);
+  const about = `the evening of ${dateIn(evening.startsAt, choir.timeZone)}`;
+  em.remove(evening);
+  record(em, { choir, by: account, kind: 'deleted', about });
   await em.flush();
 }
 

@@ -12,6 +12,7 @@ import {
   signUp,
   testApp,
   type Person,
+  testSettings,
 } from '../testing/people';
 import { changeHub } from './hub';
 
@@ -144,7 +145,7 @@ describe('changes of a choir', () => {
 
   it('are heard from every server process, and not by another choir', async () => {
     const otherHub = changeHub(database.url, keptLog().log);
-    const other = createApp({ orm: database.orm, log: keptLog().log, hub: otherHub });
+    const other = createApp({ ...testSettings(database), hub: otherHub });
     const there = await follow(await listen(other));
     const stranger = await signUp(app);
     await addEvening(stranger);

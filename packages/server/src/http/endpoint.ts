@@ -22,6 +22,8 @@ export interface Call<N extends EndpointName> {
   readonly body: BodyOf<N>;
   /** The session's token as the cookie carries it, whether or not it is still good. */
   readonly token: string | undefined;
+  /** What the browser says it is; empty where it says nothing. */
+  readonly userAgent: string;
 }
 
 /** Who is calling: nobody, or an account with its place in the choir of the path. */

@@ -10,7 +10,7 @@ import supertest from 'supertest';
 import { createApp } from '../app';
 import { ormConfig } from '../db/orm.config';
 import { testDatabase } from '../testing/database';
-import { keptLog, signUp, testApp } from '../testing/people';
+import { keptLog, signUp, testApp, testSettings } from '../testing/people';
 import { errorHandler } from './errors';
 
 const database = testDatabase();
@@ -26,10 +26,13 @@ describe('health', () => {
       ...ormConfig('postgresql://choir@127.0.0.1:1/none'),
       connect: false,
     });
-    const app = createApp({ orm, hub: database.hub, log: keptLog().log });
+    const app = createApp({ ...testSettings(database), orm });
     const health = await supertest(app).get('/api/health').expect(503);
     expect(health.body).toMatchObject({ process: 'ok', database: 'away' });
-    const session = await supertest(app).get('/api/session').expect(503);
+    const session = await supertest(app)
+      .get('/api/session')
+      .set('Cookie', 'wide_fern_session=any')
+      .expect(503);
     expect(errorBody.parse(session.body).error.code).toBe('database_away');
     await orm.close(true);
   });
@@ -70,9 +73,7 @@ describe('the headers', () => {
 describe('behind TLS', () => {
   it('a browser is told to come by it again', async () => {
     const app = createApp({
-      orm: database.orm,
-      hub: database.hub,
-      log: keptLog().log,
+      ...testSettings(database),
       trustedProxies: 1,
     });
     const { headers } = await supertest(app)
@@ -95,9 +96,7 @@ describe('the pages', () => {
 
   it('answer unknown addresses with the application, assets for a year, compressed where it can be', async () => {
     const app = createApp({
-      orm: database.orm,
-      hub: database.hub,
-      log: keptLog().log,
+      ...testSettings(database),
       webRoot: root,
     });
     const page = await supertest(app).get('/evenings/any/plan').expect(200);

@@ -25,7 +25,7 @@ import {
   type SessionCookie,
   type Who,
 } from './endpoint';
-import { callerIs } from './limits';
+import { callerIs, type Limits } from './limits';
 import { notFound } from './problem';
 import { findUnstorable } from './storable';
 
@@ -42,10 +42,10 @@ export interface Mounting<Account, Choir> {
   ) => Promise<Who<Account, Choir>>;
   /** By what attempts of an account are counted. */
   readonly idOf: (account: Account) => string;
-  /** Counts attempts at endpoints that limit them. */
-  readonly limits: readonly RequestHandler[];
-  /** What is done before a choir's endpoint answers. */
-  readonly prepare?: (em: EntityManager, choir: Choir, name: EndpointName) => Promise<void>;
+  /** Counts calls of endpoints that limit them. */
+  readonly limits: Limits;
+  /** Refuses what is not done in a choir of its kind, whoever asks. */
+  readonly refuse?: (choir: Choir, name: EndpointName) => void;
   /** Whether every reply is checked against the contract: in tests. */
   readonly checkReplies?: boolean;
 }
@@ -110,7 +110,7 @@ async function count(limits: readonly RequestHandler[], request: Request, respon
  */
 export function mount<Account, Choir>(
   routes: readonly Route<Account, Choir>[],
-  { orm, whoIs, idOf, limits, prepare, checkReplies = false }: Mounting<Account, Choir>,
+  { orm, whoIs, idOf, limits, refuse, checkReplies = false }: Mounting<Account, Choir>,
 ): Router {
   const router = Router();
   for (const route of routes) {
@@ -126,14 +126,13 @@ export function mount<Account, Choir>(
       await readBody(one, request, response);
       if (one.limited) {
         if (who.account) callerIs(request, idOf(who.account));
-        await count(limits, request, response);
+        await count(limits[one.limited], request, response);
       }
       const body = checkedBody(route.name, request);
       const query = checkedQuery(route.name, request);
-      if (prepare && who.membership) {
-        await prepare(em, who.membership.choir, route.name);
-      }
-      const call = { em, params, query, body, token } as unknown as Call<EndpointName>;
+      if (who.membership) refuse?.(who.membership.choir, route.name);
+      const userAgent = request.headers['user-agent'] ?? '';
+      const call = { em, params, query, body, token, userAgent } as unknown as Call<EndpointName>;
       const answer = await route.handle(call, who);
       if (answer instanceof Streaming) {
         answer.start(request, response);

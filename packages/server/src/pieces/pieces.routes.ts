@@ -28,7 +28,7 @@ export const piecesRoutes: readonly Route[] = [
     await changePiece(em, choir, params.piece, body);
     return showPiece(em, choir, params.piece);
   }),
-  endpoint('removePiece', ({ em, choir, params }) => removePiece(em, choir, params.piece)),
+  endpoint('removePiece', ({ em, params, ...acting }) => removePiece(em, acting, params.piece)),
   endpoint('addMark', ({ em, choir, params, body }) => addMark(em, choir, params.piece, body)),
   endpoint('changeMark', ({ em, choir, params, body }) => changeMark(em, choir, params, body)),
   endpoint('removeMark', ({ em, choir, params }) => removeMark(em, choir, params)),

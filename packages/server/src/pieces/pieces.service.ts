@@ -1,3 +1,4 @@
+import { record } from '../choir/records';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import {
   mostPieces,
@@ -254,7 +255,11 @@ export async function changePiece(
 }
 
 /** Throws a piece away with its marks and judgements; evenings keep its title. */
-export async function removePiece(em: EntityManager, choir: Choir, id: string): Promise<void> {
+export async function removePiece(
+  em: EntityManager,
+  { choir, account }: { readonly choir: Choir; readonly account: Account },
+  id: string,
+): Promise<void> {
   const piece = await findPiece(em, choir, id);
   await em.execute(
     `update evening set agenda = (
@@ -264,6 +269,7 @@ export async function removePiece(em: EntityManager, choir: Choir, id: string): 
     [id, choir.id, id],
   );
   em.remove(piece);
+  record(em, { choir, by: account, kind: 'deleted', about: `«${piece.title}»` });
   await em.flush();
 }
 

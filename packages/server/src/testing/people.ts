@@ -1,11 +1,20 @@
 import { randomUUID } from 'node:crypto';
-import type { Evening, PlanDocument, Session, StoreEvening } from '@wide-fern/contract';
+import type {
+  Evening,
+  NewInvitation,
+  PlanDocument,
+  Role,
+  Session,
+  StoreEvening,
+} from '@wide-fern/contract';
 import { exercises } from '@wide-fern/catalogue';
 import { emptyDocument } from '@wide-fern/plan';
 import type { Express } from 'express';
 import { pino } from 'pino';
 import supertest from 'supertest';
+import type { Letter } from '@wide-fern/words';
 import { createApp } from '../app';
+import type { Mailer } from '../mail/mailer';
 import type { testDatabase } from './database';
 
 /** A log that keeps what was written, so that tests can look for what must not be in it. */
@@ -15,9 +24,45 @@ export function keptLog() {
   return { log, lines };
 }
 
-/** The application on a test's own database; every reply is checked against the contract. */
+/** Mails that were sent, in place of a way out: to whom, and what. */
+export class KeptMails implements Mailer {
+  readonly sent: { to: string; letter: Letter }[] = [];
+  private readonly waiting: (() => void)[] = [];
+
+  send(to: string, letter: Letter): Promise<void> {
+    this.sent.push({ to, letter });
+    this.waiting.splice(0).forEach((go) => go());
+    return Promise.resolve();
+  }
+
+  /** What stands behind the «#» of the link in the next mail to somebody, once it has come. */
+  async linkTo(to: string): Promise<string> {
+    for (;;) {
+      const place = this.sent.findIndex((one) => one.to === to);
+      const [mail] = place < 0 ? [] : this.sent.splice(place, 1);
+      if (mail) return /#(\S+)/.exec(mail.letter.text)?.[1] ?? '';
+      await new Promise<void>((go) => this.waiting.push(go));
+    }
+  }
+}
+
+/** What a test's application rests on; every reply is checked against the contract. */
+export const testSettings = (
+  database: ReturnType<typeof testDatabase>,
+  log = keptLog().log,
+): Parameters<typeof createApp>[0] => ({
+  orm: database.orm,
+  hub: database.hub,
+  log,
+  checkReplies: true,
+  mailer: new KeptMails(),
+  publicUrl: 'http://choir.example',
+  mostCalls: 10_000,
+});
+
+/** The application on a test's own database. */
 export const testApp = (database: ReturnType<typeof testDatabase>, log = keptLog().log): Express =>
-  createApp({ orm: database.orm, log, hub: database.hub, checkReplies: true });
+  createApp(testSettings(database, log));
 
 /** A signed-in browser with a choir of its own. */
 export interface Person {
@@ -36,6 +81,16 @@ export async function signUp(app: Express, name = 'Wren Aldous'): Promise<Person
     .send({ name, email, password, choir: 'Test Choir', timeZone: 'Europe/London' })
     .expect(201);
   return { agent, email, choir: (answer.body as Session).choirs[0]!.id };
+}
+
+/** Takes another person into a choir as they really come: invited, and accepting. */
+export async function join(owner: Person, other: Pick<Person, 'agent'>, role: Role): Promise<void> {
+  const invited = await owner.agent
+    .post(`/api/choirs/${owner.choir}/invitations`)
+    .send({ role, note: '' })
+    .expect(201);
+  const { code } = invited.body as NewInvitation;
+  await other.agent.post('/api/invitation/accepted').send({ secret: code }).expect(200);
 }
 
 /** An evening with nothing on it but a warm-up. */

@@ -1,3 +1,4 @@
+import { recordNow } from '../choir/records';
 import { endpoint, type Route } from '../access/endpoint';
 import { saveParts } from './parts.service';
 import {
@@ -27,8 +28,21 @@ export const voicesRoutes: readonly Route[] = [
   endpoint('changeSinger', ({ em, choir, params, body }) =>
     changeSinger(em, choir, params.singer, body),
   ),
-  endpoint('deleteSinger', ({ em, choir, params }) => deleteSinger(em, choir, params.singer)),
-  endpoint('exportSinger', ({ em, choir, params }) => exportSinger(em, choir, params.singer)),
+  // Who it was is not kept: what is deleted of a person is gone.
+  endpoint('deleteSinger', async ({ em, choir, account, params }) => {
+    await deleteSinger(em, choir, params.singer);
+    await recordNow(em, { choir, by: account, kind: 'deleted', about: 'a singer' });
+  }),
+  endpoint('exportSinger', async ({ em, choir, account, params }) => {
+    const singer = await exportSinger(em, choir, params.singer);
+    await recordNow(em, {
+      choir,
+      by: account,
+      kind: 'exported',
+      about: 'what is kept of a singer',
+    });
+    return singer;
+  }),
   endpoint('listChecks', ({ em, choir, params, query }) =>
     listChecks(em, choir, params.singer, query.after),
   ),

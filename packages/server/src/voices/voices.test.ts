@@ -15,7 +15,7 @@ import {
 import { arrangements, mixedChoir } from '@wide-fern/core';
 import type { Express } from 'express';
 import { testDatabase } from '../testing/database';
-import { addEvening, keptLog, signUp, testApp, type Person } from '../testing/people';
+import { addEvening, join, keptLog, signUp, testApp, type Person } from '../testing/people';
 
 const database = testDatabase();
 /** The whole roster, page by page. */
@@ -220,7 +220,7 @@ describe('the roster', () => {
       .post(`${choir}/singers`)
       .send({ add: [singer({ name: 'Wilmet Quay', notes: 'private' })], change: [] });
     const { id } = roster.parse(added.body)[0]!;
-    await owner.agent.post(`${choir}/members`).send({ email: reader.email, role: 'reader' });
+    await join(owner, reader, 'reader');
     const { id: eveningId } = await addEvening(owner);
     for (const path of [
       'singers',

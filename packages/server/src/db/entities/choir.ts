@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import { roles } from '@wide-fern/contract';
+import { roles, type RecordedKind } from '@wide-fern/contract';
 import type { Trims } from '@wide-fern/core';
 import { Account } from './account';
 import { createdColumn, idColumn } from './columns';
@@ -21,8 +21,10 @@ export const Choir = defineEntity({
     phraseSeconds: p.integer().default(9),
     /** What conditions take off a comfort; null for the usual figures. */
     trims: p.json<Trims>().nullable(),
-    /** The coming weekday the demo's dates were laid out from; null for a real choir. */
-    demoAnchor: p.date().nullable(),
+    /** When a choir to look around in is thrown away; null for a real one. */
+    demoUntil: p.datetime().nullable(),
+    /** When it is deleted with everything; null while nobody asked for that. */
+    closesAt: p.datetime().nullable(),
     createdAt: createdColumn(),
   },
 });
@@ -37,7 +39,41 @@ export const Member = defineEntity({
     choir: () => p.manyToOne(Choir).deleteRule('cascade'),
     account: () => p.manyToOne(Account).deleteRule('cascade').index(),
     role: p.enum([...roles]),
+    /** When a director took the person out; a member again when that is undone. */
+    removedAt: p.datetime().nullable(),
     createdAt: createdColumn(),
   },
 });
 export type Member = InferEntity<typeof Member>;
+
+/** An invitation that nobody has accepted yet. The code's hash, so a copy of the table lets nobody in. */
+export const Invitation = defineEntity({
+  name: 'Invitation',
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    codeHash: p.string().length(64).unique(),
+    role: p.enum([...roles]),
+    /** A word of the director's to know it by. */
+    note: p.string().length(80),
+    by: () => p.manyToOne(Account).deleteRule('cascade'),
+    expiresAt: p.datetime().index(),
+    createdAt: createdColumn(),
+  },
+});
+export type Invitation = InferEntity<typeof Invitation>;
+
+/** One thing that was done in a choir, by whom: names as they were then, kept for a year. */
+export const AuditRecord = defineEntity({
+  name: 'AuditRecord',
+  indexes: [{ properties: ['choir', 'at'] }],
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade'),
+    at: p.datetime().index(),
+    by: p.string().length(80),
+    kind: p.string().length(40).$type<RecordedKind>(),
+    about: p.string().length(200),
+  },
+});
+export type AuditRecord = InferEntity<typeof AuditRecord>;

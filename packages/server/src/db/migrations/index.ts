@@ -4,6 +4,7 @@ import { Migration20261125222521 } from './Migration20261125222521';
 import { Migration20261126012229 } from './Migration20261126012229';
 import { Migration20261128145356 } from './Migration20261128145356';
 import { Migration20261128150000 } from './Migration20261128150000';
+import { Migration20261128204247 } from './Migration20261128204247';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -13,4 +14,5 @@ export const migrations = [
   { name: 'Migration20261126012229', class: Migration20261126012229 },
   { name: 'Migration20261128145356', class: Migration20261128145356 },
   { name: 'Migration20261128150000', class: Migration20261128150000 },
+  { name: 'Migration20261128204247', class: Migration20261128204247 },
 ] as const;

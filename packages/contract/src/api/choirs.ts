@@ -1,0 +1,63 @@
+import {
+  changeChoirSchema,
+  changeMemberSchema,
+  choirSchema,
+  closeChoirSchema,
+  invitationSchema,
+  inviteSchema,
+  memberSchema,
+  newInvitationSchema,
+  recordSchema,
+} from '../choir';
+import { sessionSchema } from '../account';
+import { pageOf, pageQuerySchema } from '../page';
+import { z } from '../zod';
+import { type Endpoints } from './described';
+
+/** A choir itself: what it is called, who belongs to it, and what was done in it. */
+export const choirs = {
+  showChoir: { access: 'reader', reply: choirSchema, errors: [] },
+  changeChoir: {
+    access: 'director',
+    body: changeChoirSchema,
+    reply: choirSchema,
+    errors: ['invalid'],
+  },
+  listMembers: { access: 'deputy', reply: z.array(memberSchema), errors: [] },
+  changeMember: {
+    access: 'director',
+    body: changeMemberSchema,
+    reply: memberSchema,
+    errors: ['invalid', 'last_director', 'demo_choir'],
+  },
+  removeMember: { access: 'director', errors: ['last_director', 'demo_choir'] },
+  bringMemberBack: { access: 'director', reply: memberSchema, errors: ['demo_choir'] },
+  leaveChoir: {
+    access: 'reader',
+    reply: sessionSchema,
+    errors: ['last_director', 'demo_choir'],
+  },
+  listInvitations: { access: 'director', reply: z.array(invitationSchema), errors: [] },
+  invite: {
+    access: 'director',
+    body: inviteSchema,
+    reply: newInvitationSchema,
+    makes: true,
+    limited: 'calls',
+    errors: ['invalid', 'too_many', 'demo_choir', 'too_many_attempts'],
+  },
+  takeInvitationBack: { access: 'director', errors: ['not_found'] },
+  closeChoir: {
+    access: 'director',
+    body: closeChoirSchema,
+    reply: choirSchema,
+    errors: ['invalid', 'demo_choir'],
+  },
+  keepChoir: { access: 'director', reply: choirSchema, errors: [] },
+  listRecords: {
+    access: 'director',
+    query: pageQuerySchema,
+    reply: pageOf(recordSchema),
+    errors: ['invalid'],
+  },
+} as const satisfies Endpoints;
