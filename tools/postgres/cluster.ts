@@ -14,7 +14,7 @@ import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
 
-/** A private PostgreSQL on loopback. */
+/** A private PostgreSQL: on a socket that only we reach, or (for tests) on loopback. */
 export interface Cluster {
   readonly port: number;
   readonly pid: number;
@@ -22,7 +22,8 @@ export interface Cluster {
   readonly found: boolean;
   /** The folder its data lies in. */
   readonly dir: string;
-  readonly url: (database: string) => string;
+  /** The address of a database for a role; for the superuser when none is named. */
+  readonly url: (database: string, role?: string) => string;
   /** Resolves when the server process has ended, by whatever hand. */
   readonly ended: Promise<void>;
   readonly stop: () => Promise<void>;
@@ -78,17 +79,19 @@ export const freePort = (): Promise<number> =>
   });
 
 /** What postmaster.pid tells: a server that lives, or nothing, after a stale file was taken away. */
-function running(data: string): { pid: number; port: number } | undefined {
+function running(data: string): { pid: number; port: number; sockets: string } | undefined {
   const file = join(data, 'postmaster.pid');
   if (!existsSync(file)) return undefined;
-  const [pid = 0, , , port = 0] = readFileSync(file, 'utf8').split('\n').map(Number);
+  const lines = readFileSync(file, 'utf8').split('\n');
+  const [pid = 0, , , port = 0] = lines.map(Number);
+  const sockets = lines[4] ?? '';
   let command = '';
   try {
     command = readFileSync(`/proc/${pid}/cmdline`, 'utf8');
   } catch {
     // The process is gone.
   }
-  if (command.includes(data) && port > 0) return { pid, port };
+  if (command.includes(data) && port > 0) return { pid, port, sockets };
   // PostgreSQL clears the file of a dead process itself, but not one whose number another process has now.
   rmSync(file);
   return undefined;
@@ -109,10 +112,20 @@ async function gone(pid: number): Promise<void> {
   while (isAlive(pid)) await pause(50);
 }
 
+/** Where a server listens: a folder with its socket, or loopback. */
+const addressOf =
+  (port: number, sockets: string | undefined) =>
+  (database: string, role = superuser): string => {
+    const host = sockets === undefined ? '127.0.0.1' : encodeURIComponent(sockets);
+    return `postgresql://${role}@${host}:${port}/${database}`;
+  };
+
 /**
- * Makes the cluster when there is none, and starts it on loopback; a server that an earlier process
- * left running is taken over.
+ * Makes the cluster when there is none, and starts it; a server that an earlier process left running
+ * is taken over.
  * @param options.durable whether an acknowledged write has to survive a power cut; without, it is faster.
+ *   What is durable listens on a socket in a folder of its own only: no other account of the machine
+ *   reaches it.
  */
 export async function startCluster(options: {
   readonly bin: string;
@@ -146,8 +159,6 @@ export async function startCluster(options: {
       throw new Error(`The database could not be made: ${made.stderr}`);
     }
   }
-  const url = (port: number) => (database: string) =>
-    `postgresql://${superuser}@127.0.0.1:${port}/${database}`;
   const found = running(data);
   if (found) {
     const ended = gone(found.pid);
@@ -155,7 +166,9 @@ export async function startCluster(options: {
       if (isAlive(found.pid)) process.kill(found.pid, 'SIGINT');
       return ended;
     };
-    return { ...found, dir, found: true, url: url(found.port), ended, stop };
+    const { pid, port, sockets } = found;
+    const url = addressOf(port, durable ? sockets : undefined);
+    return { pid, port, dir, found: true, url, ended, stop };
   }
   // A socket path may have at most 107 bytes, so it never lies inside the project.
   const sockets = mkdtempSync(join(tmpdir(), 'pg-'));
@@ -172,7 +185,7 @@ export async function startCluster(options: {
   const flags = [...settings, ...(durable ? [] : quick)].flatMap((setting) => ['-c', setting]);
   const server = spawn(
     join(bin, 'postgres'),
-    ['-D', data, '-h', '127.0.0.1', '-p', String(port), '-k', sockets, ...flags],
+    ['-D', data, '-h', durable ? '' : '127.0.0.1', '-p', String(port), '-k', sockets, ...flags],
     // A group of its own: Ctrl-C at the terminal reaches us, and we stop it in order.
     { ...as, stdio: ['ignore', 'ignore', 'pipe'], detached: true },
   );
@@ -197,5 +210,6 @@ export async function startCluster(options: {
     if (server.exitCode === null && server.signalCode === null) server.kill('SIGINT');
     return ended;
   };
-  return { port, pid: server.pid!, dir, found: false, url: url(port), ended, stop };
+  const url = addressOf(port, durable ? sockets : undefined);
+  return { port, pid: server.pid!, dir, found: false, url, ended, stop };
 }

@@ -1,7 +1,8 @@
-import { rmSync, writeFileSync } from 'node:fs';
+import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
+import { tmpdir } from 'node:os';
 import { join } from 'node:path';
 import { findPostgres, startCluster, type Cluster } from './cluster';
-import { ensureDatabase, execute } from './database';
+import { applicationRole, ensureDatabase, ensureRole, execute } from './database';
 import { throwawayCluster } from './throwaway';
 
 describe('the private database', () => {
@@ -21,6 +22,45 @@ describe('the private database', () => {
     );
     const [, uid] = /^Uid:\s+(\d+)/m.exec((status.rows as { text: string }[])[0]!.text)!;
     expect(uid).not.toBe('0');
+  });
+
+  it('that has to last listens on a socket in a folder of its own, on no port at all', async () => {
+    const dir = mkdtempSync(join(tmpdir(), 'wide-fern-test-'));
+    const own = await startCluster({ bin, dir, durable: true });
+    await ensureDatabase(own.url, 'app');
+    const { rows } = await execute(own.url('app'), 'show listen_addresses');
+    expect(rows).toEqual([{ listen_addresses: '' }]);
+    const socket = decodeURIComponent(new URL(own.url('app')).hostname);
+    expect(statSync(socket).mode & 0o077).toBe(0);
+    // Taken over as it is, by its socket.
+    const again = await startCluster({ bin, dir, durable: true });
+    expect([again.found, again.url('app')]).toEqual([true, own.url('app')]);
+    await own.stop();
+    rmSync(dir, { recursive: true, force: true });
+  });
+
+  it('is used by a role that owns its tables and nothing else, those of before too', async () => {
+    await ensureDatabase(cluster.url, 'owned');
+    await execute(
+      cluster.url('owned'),
+      `create table old (id serial primary key, n int);
+       create function old_one() returns int language sql as 'select 1'`,
+    );
+    await ensureRole(cluster.url, 'owned');
+    await ensureRole(cluster.url, 'owned');
+    const own = cluster.url('owned', applicationRole);
+    await execute(own, 'insert into old (n) values (1)');
+    await execute(own, 'alter table old add column more int');
+    await execute(own, 'drop function old_one()');
+    await execute(own, 'create table fresh (n int)');
+    for (const act of [
+      'create role another login',
+      'create database another',
+      "select pg_read_file('/etc/hostname')",
+      "copy old to program 'cat'",
+    ]) {
+      await expect(execute(own, act)).rejects.toThrow(/permission denied|must be superuser/);
+    }
   });
 
   it('makes a database once', async () => {

@@ -2,17 +2,18 @@
  * npm start, second half: database, build, server, and an orderly end. Everything that can be
  * expected to go wrong has a sentence of its own.
  */
-import { statfsSync } from 'node:fs';
+import { mkdirSync, rmSync, statfsSync, writeFileSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { join } from 'node:path';
 import { isBuilt } from '../build/built';
 import { findPostgres, startCluster, type Cluster } from '../postgres/cluster';
-import { ensureDatabase } from '../postgres/database';
+import { applicationRole, ensureDatabase, ensureRole } from '../postgres/database';
 import { root } from '../root';
 import { installPostgres } from '../setup/debian.mjs';
 import { run } from '../setup/run.mjs';
 import { endWith, say, showing, Trouble } from '../setup/say.mjs';
 import { takeLock } from './lock';
+import { databaseTrouble, folderTrouble, trustedProxies } from './troubles';
 import { startServer, type RunningServer } from './server';
 
 const dataFolder = process.env.DATA_DIR ?? join(root, '.data');
@@ -32,8 +33,20 @@ const isFree = (port: number): Promise<boolean> =>
       .listen(port, '127.0.0.1', () => probe.close(() => done(true)));
   });
 
+/** Whatever is wrong with the data's folder is said before anything is tried in it. */
+function checkFolder(): void {
+  try {
+    mkdirSync(dataFolder, { recursive: true });
+    const probe = join(dataFolder, '.write-test');
+    writeFileSync(probe, '');
+    rmSync(probe);
+  } catch (error) {
+    throw folderTrouble(dataFolder, error);
+  }
+}
+
 function checkDisk(): void {
-  const { bavail, bsize } = statfsSync(root);
+  const { bavail, bsize } = statfsSync(dataFolder);
   if (bavail * bsize >= leastDisk) return;
   const left = Math.floor((bavail * bsize) / 1_000_000);
   throw new Trouble(
@@ -61,12 +74,7 @@ async function openDatabase(bin: string, port?: number): Promise<Cluster> {
     return cluster;
   } catch (error) {
     const text = String(error);
-    if (/No space left/i.test(text)) {
-      throw new Trouble(
-        'The database cannot start: the disk is full. Free some space, start again.',
-      );
-    }
-    throw new Trouble(`The database cannot start. It said:\n${text.slice(-2000)}`);
+    throw databaseTrouble(dir, text);
   }
 }
 
@@ -144,14 +152,18 @@ class Running {
 
 const serve = (cluster: Cluster, port: number): Promise<RunningServer> =>
   startServer(root, {
-    DATABASE_URL: cluster.url(databaseName),
+    DATABASE_URL: cluster.url(databaseName, applicationRole),
     PORT: String(port),
     LOG_LEVEL: process.env.LOG_LEVEL ?? 'warn',
+    MAIL_FOLDER: process.env.MAIL_FOLDER ?? join(dataFolder, 'mails'),
+    DATA_DISK: cluster.dir,
   });
 
 async function start(): Promise<void> {
   const port = wantedPort();
+  trustedProxies(process.env.TRUSTED_PROXIES);
   const address = `http://127.0.0.1:${port}`;
+  checkFolder();
   const lock = takeLock(join(dataFolder, 'start.lock'), address);
   if (lock.kind === 'held') {
     throw new Trouble(`Wide Fern runs already, at ${lock.by.address} (process ${lock.by.pid}).`);
@@ -168,6 +180,7 @@ async function start(): Promise<void> {
     const bin = await postgresProgram();
     cluster = await openDatabase(bin);
     await ensureDatabase(cluster.url, databaseName);
+    await ensureRole(cluster.url, databaseName);
     if (!isBuilt(root)) {
       await showing('Building the pages', async () => {
         // In a process that ends: what a build needs of memory is not kept while the server runs.

@@ -12,7 +12,13 @@ export interface RunningServer {
 /** Starts the built server and waits until it listens. */
 export async function startServer(
   root: string,
-  env: { readonly DATABASE_URL: string; readonly PORT: string; readonly LOG_LEVEL: string },
+  env: {
+    readonly DATABASE_URL: string;
+    readonly PORT: string;
+    readonly LOG_LEVEL: string;
+    readonly MAIL_FOLDER?: string;
+    readonly DATA_DISK?: string;
+  },
 ): Promise<RunningServer> {
   const child = fork(serverFile(root), {
     cwd: root,

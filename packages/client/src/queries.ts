@@ -50,6 +50,9 @@ export const choirQuery = (choir: string) => ({
   ...query('showChoir', { choir }),
   staleTime: 60_000,
 });
+/** The browsers one is signed in with. */
+export const browsersQuery = query('listBrowsers', {});
+export const invitationsQuery = (choir: string) => query('listInvitations', { choir });
 export const membersQuery = (choir: string) => query('listMembers', { choir });
 export const eveningsQuery = (choir: string) => list('listEvenings', { choir });
 export const eveningQuery = (choir: string, evening: string) =>

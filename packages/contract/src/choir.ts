@@ -92,6 +92,30 @@ export const invitedSchema = z.object({
 });
 export type Invited = z.infer<typeof invitedSchema>;
 
+/** What a choir keeps, and how much of it at most: rows, and bytes of files. */
+export const mostKept = {
+  files: 500_000_000,
+  singers: 2000,
+  evenings: 3000,
+  templates: 40,
+  pieces: 2000,
+  marks: 5000,
+  judgements: 20_000,
+  exercises: 2000,
+  checks: 50_000,
+} as const;
+export type KeptKind = keyof typeof mostKept;
+
+/** How much of each kind is here, of how much there may be. */
+export const roomSchema = z.array(
+  z.object({
+    of: z.enum(Object.keys(mostKept) as [KeptKind, ...KeptKind[]]),
+    here: z.int(),
+    most: z.int(),
+  }),
+);
+export type Room = z.infer<typeof roomSchema>;
+
 /** What a choir remembers of who did what. */
 export const recordedKinds = [
   'signed-in',

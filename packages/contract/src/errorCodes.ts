@@ -26,6 +26,7 @@ export const errorStatus = {
   too_many_attempts: 429,
   unexpected: 500,
   database_away: 503,
+  disk_full: 507,
   too_busy: 503,
 } as const;
 export type ErrorCode = keyof typeof errorStatus;

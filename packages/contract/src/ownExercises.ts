@@ -1,8 +1,6 @@
 import { exerciseSchema } from './exercise';
 import { z } from './zod';
 
-/** A choir keeps at most as many exercises of its own. */
-export const mostOwnExercises = 2000;
 /** Sent at once when many are stored; a longer list is sent in turns. */
 const mostExercisesAtOnce = 200;
 

@@ -2,8 +2,6 @@ import { purposes } from '@wide-fern/core';
 import { day, line, pitchRange, uuid } from './common';
 import { z } from './zod';
 
-/** A choir keeps at most so many pieces. */
-export const mostPieces = 2000;
 /** The largest file of a score that is kept. */
 export const largestScoreFile = 20_000_000;
 

@@ -1,3 +1,4 @@
+import { mostKept } from './choir';
 import {
   conditions,
   octaveSteps,
@@ -121,8 +122,7 @@ export const singerSchema = singerFieldsSchema.safeExtend({
 });
 export type Singer = z.infer<typeof singerSchema>;
 
-/** As many singers as one choir's roster holds. */
-export const mostSingers = 2000;
+const mostSingers = mostKept.singers;
 
 export const changeSingerSchema = z.object({
   version: z.int().min(1),

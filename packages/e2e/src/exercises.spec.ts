@@ -6,6 +6,7 @@ import {
   expectNoComplaints,
   newContext,
   newEvening,
+  join,
   newPerson,
   saved,
   segmentNames,
@@ -264,8 +265,7 @@ test('without a connection a note is kept on the device, and a dead server says 
 test('who only reads looks and listens, and changes nothing', async ({ browser }) => {
   const person = await newPerson(browser);
   const reader = await newPerson(browser);
-  const members = `/api/choirs/${person.choir}/members`;
-  await person.request.post(members, { data: { email: reader.email, role: 'reader' } });
+  await join(person, reader, 'reader');
   const page = await reader.context.newPage();
   await page.addInitScript((choir) => localStorage.setItem('wide-fern:choir', choir), person.choir);
   await page.goto('/exercises/narrow-hum');

@@ -3,7 +3,9 @@ import { exercises } from '@wide-fern/catalogue';
 import { emptyDocument } from '@wide-fern/plan';
 import type {
   Evening,
+  NewInvitation,
   PlanDocument,
+  Role,
   Session,
   Singer,
   SingerFields,
@@ -79,6 +81,17 @@ export async function newPerson(
   expect(response.status()).toBe(201);
   const session = (await response.json()) as Session;
   return { context, request: context.request, email, password, choir: session.choirs[0]!.id };
+}
+
+/** Takes another person into a choir as they really come: invited, and accepting. */
+export async function join(owner: Person, other: Person, role: Role): Promise<void> {
+  const invited = await owner.request.post(`/api/choirs/${owner.choir}/invitations`, {
+    data: { role, note: '' },
+  });
+  expect(invited.status()).toBe(201);
+  const { code } = (await invited.json()) as NewInvitation;
+  const joined = await other.request.post('/api/invitation/accepted', { data: { secret: code } });
+  expect(joined.status()).toBe(200);
 }
 
 /** An evening with nothing on it but a quarter of an hour for the warm-up. */

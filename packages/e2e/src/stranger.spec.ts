@@ -1,5 +1,13 @@
 import { expect, test } from '@playwright/test';
-import { newContext, newEvening, newPerson, planAddress, segmentNames, storePlan } from './person';
+import {
+  join,
+  newContext,
+  newEvening,
+  newPerson,
+  planAddress,
+  segmentNames,
+  storePlan,
+} from './person';
 
 test('whoever is not signed in is asked to, and then led where they wanted to go', async ({
   browser,
@@ -38,17 +46,7 @@ test('a reader looks and cannot change', async ({ browser }) => {
   await storePlan(person, evening, ['coat-off', 'narrow-hum']);
   const reader = await newPerson(browser);
 
-  // Added through the page, by e-mail.
-  const page = await person.context.newPage();
-  await page.goto('/choir');
-  await page.getByLabel('E-mail of someone with an account').fill('nobody@example.org');
-  await page.getByRole('combobox', { name: 'May', exact: true }).selectOption('reader');
-  await page.getByRole('button', { name: 'Add to the choir' }).click();
-  await expect(page.getByText('Nobody has an account with this e-mail yet.')).toBeVisible();
-  await page.getByLabel('E-mail of someone with an account').fill(reader.email);
-  await page.getByRole('button', { name: 'Add to the choir' }).click();
-  await expect(page.getByText(reader.email)).toBeVisible();
-
+  await join(person, reader, 'reader');
   const looking = await reader.context.newPage();
   await looking.goto('/choir');
   await looking.getByRole('combobox', { name: 'Choir in use' }).selectOption(person.choir);

@@ -53,7 +53,10 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('button', { name: 'Print' })).toBeVisible();
     await expectAccessible(page);
     await page.goto('/choir');
-    await expect(page.getByText('joss@quarrylane.example')).toBeVisible();
+    await expect(page.getByText(/^joss\..*@quarrylane\.example$/)).toBeVisible();
+    await expectAccessible(page);
+    await page.goto('/account');
+    await expect(page.getByText('this one')).toBeVisible();
     await expectAccessible(page);
     await page.goto('/evenings/new');
     await expect(page.getByRole('heading', { name: 'A new evening' })).toBeVisible();
@@ -185,6 +188,7 @@ test('no page is wider than its window, at the desk, on the stand and in the han
       `/evenings/${evening.id}`,
       '/evenings/dates',
       '/choir',
+      '/account',
       '/evenings/new',
     ]) {
       await page.goto(path);

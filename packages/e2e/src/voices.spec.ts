@@ -5,6 +5,7 @@ import {
   addSingers,
   expectNoComplaints,
   newEvening,
+  join,
   newPerson,
   singersOf,
   storePlan,
@@ -316,10 +317,7 @@ test('a reader sees sections, not persons', async ({ browser }) => {
   const person = await newPerson(browser);
   await addSingers(person, [{ name: 'Ash Tarn', part: 'B', comfort: [43, 62], reach: [40, 64] }]);
   const reader = await newPerson(browser);
-  const added = await person.request.post(`/api/choirs/${person.choir}/members`, {
-    data: { email: reader.email, role: 'reader' },
-  });
-  expect(added.status()).toBe(201);
+  await join(person, reader, 'reader');
   const page = await reader.context.newPage();
   await page.goto('/choir');
   await page.getByRole('combobox', { name: 'Choir in use' }).selectOption(person.choir);

@@ -14,6 +14,7 @@ import { eveningRoutes } from './evening/evening.routes';
 import { eventsRoutes } from './events/events.routes';
 import type { ChangeHub } from './events/hub';
 import { exercisesRoutes } from './exercises/exercises.routes';
+import type { FreeBytes } from './http/diskGuard';
 import { health } from './http/health';
 import { errorHandler } from './http/errors';
 import { callLimits } from './http/limits';
@@ -93,20 +94,22 @@ export function createApp(options: {
   readonly mailer: Mailer;
   /** The address of our pages, for the links in mails: «https://choir.example.org». */
   readonly publicUrl: string;
+  /** How much room is left where the data lies. */
+  readonly free?: FreeBytes;
   /** Whether there is a demo to look at. */
   readonly hasDemo?: boolean;
   /** So many sign-ups, visits to the demo, invitations or uploads one address or account may make in a quarter of an hour. */
   readonly mostCalls?: number;
 }): Express {
   const { orm, log, hub, webRoot, trustedProxies = 0, checkReplies = false } = options;
-  const { mailer, publicUrl, hasDemo = true, mostCalls = usualCalls } = options;
+  const { mailer, publicUrl, free, hasDemo = true, mostCalls = usualCalls } = options;
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', trustedProxies);
   app.use(requestLog(log));
   app.use(securityHeaders(), permissions, strictTransport);
   app.use(compression({ filter: isCompressed }));
-  app.use('/api', sameOriginOnly);
+  app.use('/api', sameOriginOnly(publicUrl));
   app.get('/api/health', health(orm));
   app.get('/api/openapi.json', description());
   app.use(
@@ -117,6 +120,7 @@ export function createApp(options: {
       idOf: ({ id }) => id,
       limits: callLimits(orm, mostCalls),
       refuse: refuseInDemo,
+      ...(free ? { free } : {}),
       checkReplies,
     }),
   );

@@ -3,14 +3,16 @@ import { MikroORM } from '@mikro-orm/postgresql';
 import { pino } from 'pino';
 import { createApp } from './app';
 import { changeHub } from './events/hub';
+import { freeBytesAt } from './http/diskGuard';
 import { migrate } from './db/migrate';
 import { ormConfig } from './db/orm.config';
+import { throwOldDemosAway } from './demo/demo.service';
 import { folderMailer, smtpMailer } from './mail/mailer';
 import { keepTidy } from './upkeep';
 
 /** The server process: settings from the environment, see docs/running.md. */
 const { DATABASE_URL, WEB_ROOT, LOG_LEVEL = 'info', TRUSTED_PROXIES = '0' } = process.env;
-const { SMTP_URL, MAIL_FROM, MAIL_FOLDER = '.data/mails', MOST_CALLS } = process.env;
+const { SMTP_URL, MAIL_FROM, MAIL_FOLDER = '.data/mails', MOST_CALLS, DATA_DISK } = process.env;
 const port = Number(process.env.PORT ?? 4600);
 const host = '127.0.0.1';
 
@@ -34,7 +36,7 @@ const hub = changeHub(DATABASE_URL, log);
 const mailer = SMTP_URL
   ? smtpMailer(SMTP_URL, log, MAIL_FROM)
   : folderMailer(MAIL_FOLDER, log, MAIL_FROM);
-const upkeep = keepTidy(orm, log);
+const upkeep = keepTidy(orm, log, [throwOldDemosAway]);
 const app = createApp({
   orm,
   log,
@@ -42,6 +44,7 @@ const app = createApp({
   trustedProxies: Number(TRUSTED_PROXIES),
   checkReplies: process.env.CHECK_REPLIES === 'yes',
   mailer,
+  ...(DATA_DISK ? { free: freeBytesAt(DATA_DISK) } : {}),
   publicUrl: (process.env.PUBLIC_URL ?? `http://${host}:${port}`).replace(/\/+$/, ''),
   hasDemo: process.env.DEMO !== 'no',
   ...(MOST_CALLS ? { mostCalls: Number(MOST_CALLS) } : {}),

@@ -64,6 +64,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
   ],
   deputy: [
     'listMembers',
+    'showRoom',
     'addEvening',
     'addEvenings',
     'changeEvening',

@@ -1,6 +1,5 @@
-import type { MikroORM } from '@mikro-orm/postgresql';
+import type { EntityManager, MikroORM } from '@mikro-orm/postgresql';
 import type { Logger } from 'pino';
-import { throwOldDemosAway } from './demo/demo.service';
 
 const hour = 60 * 60_000;
 
@@ -12,20 +11,30 @@ const over = [
   'delete from account_secret where expires_at < now()',
   'delete from invitation where expires_at < now()',
   `delete from member where removed_at < now() - interval '30 days'`,
+  `delete from own_exercise where removed_at < now() - interval '90 days'`,
   `delete from audit_record where at < now() - interval '1 year'`,
 ];
 
+/** What else is deleted when its time has come. */
+export type Tidying = (em: EntityManager) => Promise<void>;
+
 /** Deletes what was to be deleted by now. */
-export async function tidyUp(orm: MikroORM): Promise<void> {
+export async function tidyUp(orm: MikroORM, more: readonly Tidying[] = []): Promise<void> {
   const em = orm.em.fork();
-  await throwOldDemosAway(em);
+  for (const tidying of more) await tidying(em);
   for (const statement of over) await em.execute(statement);
 }
 
 /** Does so at once and every hour; several processes may do it together. */
-export function keepTidy(orm: MikroORM, log: Logger): { readonly stop: () => void } {
+export function keepTidy(
+  orm: MikroORM,
+  log: Logger,
+  more: readonly Tidying[],
+): { readonly stop: () => void } {
   const run = () => {
-    tidyUp(orm).catch((error: unknown) => log.error({ err: error }, 'tidying up did not work'));
+    tidyUp(orm, more).catch((error: unknown) =>
+      log.error({ err: error }, 'tidying up did not work'),
+    );
   };
   run();
   const timer = setInterval(run, hour);

@@ -25,3 +25,4 @@ export * from './tonight/open';
 export * from './tonight/sentence';
 export * from './letters';
 export * from './records';
+export * from './dates';

@@ -1,4 +1,4 @@
-import type { ErrorCode } from '@wide-fern/contract';
+import type { ErrorCode, KeptKind } from '@wide-fern/contract';
 import { counted, countInWords, formFor } from './counting';
 
 const things = {
@@ -24,30 +24,47 @@ const things = {
 /** What may not be here, or not be somebody's to see. */
 export type Thing = keyof typeof things;
 
-/** What a limit is about: how many there may be, and how many are here or have room. */
-export type LimitReached =
-  | { readonly of: 'exercises'; readonly most: number; readonly here: number }
-  | { readonly of: 'pieces' | 'templates' | 'invitations'; readonly most: number }
-  | { readonly of: 'singers'; readonly most: number; readonly room: number };
+/** What a limit is about: how much there may be, and how much is here. */
+export interface LimitReached {
+  readonly of: KeptKind | 'invitations';
+  readonly most: number;
+  readonly here: number;
+}
 
-function tooMany(limit: LimitReached): string {
-  switch (limit.of) {
-    case 'exercises':
-      return `A choir keeps at most ${limit.most} exercises of its own; ${limit.here} are here. Throw some away first.`;
-    case 'pieces':
-      return `A choir keeps at most ${limit.most} pieces. Throw some away first.`;
-    case 'invitations':
-      return `At most ${limit.most} invitations stand open at once. Take some back first.`;
-    case 'templates':
-      return `A choir keeps at most ${limit.most} of these. Throw some away first.`;
-    case 'singers':
-      return `A choir’s roster holds ${limit.most} singers; there is room for ${limit.room} more.`;
+/** «412 MB», «1,950 pieces»: how much of something a choir keeps. */
+export function keptInWords(of: KeptKind, count: number): string {
+  if (of === 'files') return `${Math.round(count / 1_000_000)} MB of scores`;
+  const [one, more] = keptWords[of];
+  return `${count.toLocaleString('en-GB')} ${formFor(count, one, more)}`;
+}
+
+const keptWords: Readonly<Record<Exclude<KeptKind, 'files'>, readonly [string, string]>> = {
+  singers: ['singer', 'singers'],
+  evenings: ['evening', 'evenings'],
+  templates: ['evening to begin from', 'evenings to begin from'],
+  pieces: ['piece', 'pieces'],
+  marks: ['mark in pieces', 'marks in pieces'],
+  judgements: ['judgement', 'judgements'],
+  exercises: ['exercise of its own', 'exercises of its own'],
+  checks: ['range check', 'range checks'],
+};
+
+function tooMany({ of, most, here }: LimitReached): string {
+  if (of === 'invitations') {
+    return `At most ${most} invitations stand open at once. Take some back first.`;
   }
+  const begins = `A choir keeps at most ${keptInWords(of, most)}`;
+  const isHere =
+    of === 'files'
+      ? `${Math.round(here / 1_000_000)} MB are here`
+      : `${here.toLocaleString('en-GB')} ${formFor(here, 'is', 'are')} here`;
+  const first = of === 'singers' ? 'Take somebody off the roster first' : 'Throw some away first';
+  return `${begins}; ${isHere}. ${first}.`;
 }
 
 /** What is wrong with something that was sent, where the contract alone cannot say it. */
 export type Invalid =
-  | { readonly what: 'body' | 'page' | 'file' | 'name' | 'signs' }
+  | { readonly what: 'body' | 'page' | 'file' | 'signs' }
   | { readonly what: 'piece-gone' }
   | { readonly what: 'guessable'; readonly long: boolean }
   | { readonly what: 'choir-name' }
@@ -63,8 +80,6 @@ function invalid(found: Invalid): string {
       return 'This page of the list is not known. Begin with the first one.';
     case 'file':
       return 'This file is empty. Choose another one.';
-    case 'name':
-      return 'Send the file itself.';
     case 'guessable':
       return found.long
         ? 'This is easily guessed. Take three or four words that have nothing to do with each other.'
@@ -96,7 +111,8 @@ export const problemWords = {
   demo_choir: () =>
     'Who belongs to the demo choir stays as it is. Make an account to have a choir of your own.',
   not_allowed: () => 'Your role in this choir does not allow this; ask a director.',
-  other_origin: () => 'This request comes from another site and is refused.',
+  other_origin: () =>
+    'This request comes from another site and is refused. If this is the right address, who runs Wide Fern has to set it as PUBLIC_URL.',
   wrong_present_password: () => 'This is not your present password.',
   not_found: (thing: Thing) => `${things[thing]} is not here, or not yours to see.`,
   changed_meanwhile: () => 'This was changed meanwhile. Look at both and choose.',
@@ -123,5 +139,7 @@ export const problemWords = {
     `Something went wrong on the server (${id}). Nothing was changed; try again, and tell who runs it if it stays.`,
   database_away: () =>
     'The database cannot be reached just now. Nothing was changed; try again in a moment.',
+  disk_full: () =>
+    'The disk of the server is full, so nothing new can be kept. What is here can be read, and nothing was changed. Tell who runs it.',
   too_busy: () => 'The server reads other scores just now. Nothing is lost; try again in a moment.',
 } as const satisfies Readonly<Record<ErrorCode, (...facts: never[]) => string>>;

@@ -1,4 +1,4 @@
-import type { AuditRecord } from '@wide-fern/contract';
+import type { AuditRecord, Role } from '@wide-fern/contract';
 
 /** What was done, in one sentence: «Ash Tarn took Wren Aldous out». */
 export function recordInWords({ by, kind, about }: Pick<AuditRecord, 'by' | 'kind' | 'about'>) {
@@ -32,3 +32,10 @@ export function recordInWords({ by, kind, about }: Pick<AuditRecord, 'by' | 'kin
       return `${by} kept the choir after all`;
   }
 }
+
+/** What each role may do, as a person is told. */
+export const roleInWords: Readonly<Record<Role, string>> = {
+  director: 'a director, who plans and decides who belongs',
+  deputy: 'a deputy, who plans',
+  reader: 'a reader, who looks',
+};

@@ -19,6 +19,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
     case 'members':
       return [
         { queryKey: keyOf('listMembers', { choir }) },
+        { queryKey: keyOf('listInvitations', { choir }) },
         { queryKey: keyOf('showSession'), exact: true },
       ];
     case 'templates':

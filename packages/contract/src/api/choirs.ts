@@ -8,6 +8,7 @@ import {
   memberSchema,
   newInvitationSchema,
   recordSchema,
+  roomSchema,
 } from '../choir';
 import { sessionSchema } from '../account';
 import { pageOf, pageQuerySchema } from '../page';
@@ -23,6 +24,7 @@ export const choirs = {
     reply: choirSchema,
     errors: ['invalid'],
   },
+  showRoom: { access: 'deputy', reply: roomSchema, errors: [] },
   listMembers: { access: 'deputy', reply: z.array(memberSchema), errors: [] },
   changeMember: {
     access: 'director',

@@ -18,7 +18,13 @@ const json = (schema: unknown): Json => ({ 'application/json': { schema } });
 
 /** The errors an endpoint can answer with: its own, and those of its access. */
 export function errorsOf({ access, body, errors }: Described): readonly ErrorCode[] {
-  const always: ErrorCode[] = ['unexpected', 'database_away', 'too_large', 'other_origin'];
+  const always: ErrorCode[] = [
+    'unexpected',
+    'database_away',
+    'disk_full',
+    'too_large',
+    'other_origin',
+  ];
   const byAccess: ErrorCode[] =
     access === 'anyone'
       ? []

@@ -27,6 +27,7 @@ export const paths = {
 
   showChoir: 'GET /choirs/:choir',
   changeChoir: 'PUT /choirs/:choir',
+  showRoom: 'GET /choirs/:choir/room',
   listMembers: 'GET /choirs/:choir/members',
   changeMember: 'PUT /choirs/:choir/members/:member',
   removeMember: 'DELETE /choirs/:choir/members/:member',

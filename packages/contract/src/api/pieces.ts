@@ -36,7 +36,7 @@ export const pieces = {
     reply: keptFileSchema,
     makes: true,
     limited: 'calls',
-    errors: ['invalid', 'too_large', 'too_many_attempts'],
+    errors: ['invalid', 'too_large', 'too_busy', 'too_many', 'too_many_attempts'],
   },
   showPiece: { access: 'reader', reply: pieceSchema, errors: [] },
   changePiece: {

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Account } from '../db/entities/account';
-import { Choir, Member } from '../db/entities/choir';
+import { Member, type Choir } from '../db/entities/choir';
 import { problem } from '../http/problem';
 import { inTwoWeeks } from '../time/grace';
 import { checkPresent } from './password';

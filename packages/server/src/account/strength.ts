@@ -25,7 +25,7 @@ export async function refuseGuessable(
   password: string,
   { field, about }: { readonly field: string; readonly about: readonly string[] },
 ): Promise<void> {
-  const { score } = await (await (estimator ??= loaded())).check(password, [...about]);
+  const { score } = (await (estimator ??= loaded())).check(password, [...about]);
   if (score >= leastScore) return;
   throw problem('invalid', { what: 'guessable', long: password.length >= 16 }).at(field);
 }

@@ -10,12 +10,14 @@ import {
   removeMember,
 } from './members.service';
 import { listRecords } from './records';
+import { showRoom } from './room';
 
 export const choirRoutes = (hasDemo: boolean): readonly Route[] => [
   endpoint('showChoir', ({ choir }) => Promise.resolve(showChoir(choir))),
   endpoint('changeChoir', ({ em, body, ...acting }) => changeChoir(em, acting, body)),
   endpoint('closeChoir', ({ em, body, ...acting }) => closeChoir(em, acting, body.name)),
   endpoint('keepChoir', ({ em, ...acting }) => keepChoir(em, acting)),
+  endpoint('showRoom', ({ em, choir }) => showRoom(em, choir)),
   endpoint('listMembers', ({ em, ...acting }) => listMembers(em, acting)),
   endpoint('changeMember', ({ em, params, body, ...acting }) =>
     changeRole(em, acting, params.member, body.role),

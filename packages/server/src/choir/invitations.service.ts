@@ -13,6 +13,7 @@ import { Invitation, Member, type Choir } from '../db/entities/choir';
 import { notFound, problem } from '../http/problem';
 import { inTwoWeeks } from '../time/grace';
 import { record } from './records';
+import { lockChoir } from './room';
 
 const mostOpen = 100;
 /** Letters and digits that nobody takes for each other, read aloud or from paper. */
@@ -53,9 +54,10 @@ export async function invite(
   { role, note }: Invite,
 ): Promise<NewInvitation> {
   return em.transactional(async (inner) => {
-    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
-    if ((await inner.count(Invitation, { choir, ...isOpen() })) >= mostOpen) {
-      throw problem('too_many', { of: 'invitations', most: mostOpen });
+    await lockChoir(inner, choir);
+    const here = await inner.count(Invitation, { choir, ...isOpen() });
+    if (here >= mostOpen) {
+      throw problem('too_many', { of: 'invitations', most: mostOpen, here });
     }
     const code = newCode();
     const invitation = inner.create(Invitation, {

@@ -4,6 +4,7 @@ import type { Account } from '../db/entities/account';
 import { Member, type Choir } from '../db/entities/choir';
 import { notFound, problem } from '../http/problem';
 import { record } from './records';
+import { lockChoir } from './room';
 
 /** Who changes something, in which choir. */
 export interface Acting {
@@ -42,7 +43,7 @@ async function changing<T>(
   change: (inner: EntityManager, member: Member, isLastDirector: boolean) => T,
 ): Promise<T> {
   return em.transactional(async (inner) => {
-    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
+    await lockChoir(inner, choir);
     const member = await inner.findOne(Member, { ...which, choir }, { populate: ['account'] });
     if (!member) throw notFound('member');
     const directors = await inner.count(Member, { choir, role: 'director', removedAt: null });

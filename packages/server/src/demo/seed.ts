@@ -12,9 +12,9 @@ import { emptyDocument } from '@wide-fern/plan';
 import type { AgendaItem, Segment } from '@wide-fern/contract';
 import { Account } from '../db/entities/account';
 import { noPassword } from '../account/password';
-import { Member } from '../db/entities/choir';
+import { Member, type Choir } from '../db/entities/choir';
 import { toColumns } from '../db/entities/limits';
-import { RangeCheck, Singer } from '../db/entities/voices';
+import { RangeCheck, Singer, type VoicePart } from '../db/entities/voices';
 import { createChoir } from '../choir/choir.service';
 import { Evening } from '../db/entities/evening';
 import { tonightFor } from '../tonight/tonight.service';
@@ -31,6 +31,39 @@ function asSegment({ exercise: id, ...changed }: DemoSegment, index: number): Se
     exercise,
     choices: { ...exercise.usual, ...changed, start: null },
   };
+}
+
+/** The singers with their checks, dated back from the coming rehearsal; the caller flushes. */
+function addDemoSingers(
+  em: EntityManager,
+  { choir, parts, coming }: { choir: Choir; parts: readonly VoicePart[]; coming: string },
+): void {
+  demoSingers.forEach((one, place) => {
+    const checks = demoChecks(one, place).map(({ weeksAgo, ...found }) => ({
+      ...found,
+      checkedOn: dateLater(coming, -7 * weeksAgo),
+    }));
+    const singer = em.create(Singer, {
+      choir,
+      name: one.name,
+      part: parts.find(({ code }) => code === one.part)!,
+      also: one.also ? [one.also] : [],
+      ...toColumns(one),
+      lightTop: one.lightTop ?? null,
+      states: one.state ? [one.state] : [],
+      notes: one.notes ?? '',
+      checkedOn: checks[0]?.checkedOn ?? null,
+    });
+    for (const { checkedOn, lightTop, ...limits } of checks) {
+      em.create(RangeCheck, {
+        singer,
+        checkedOn,
+        ...toColumns(limits),
+        lightTop,
+        means: 'by-ear',
+      });
+    }
+  });
 }
 
 /** E-mails are one account's each, and every visitor meets the same people. */
@@ -60,32 +93,7 @@ export async function makeDemo(
       demoUntil: until,
     });
     for (const { account, role } of others) inner.create(Member, { choir, account, role });
-    demoSingers.forEach((one, place) => {
-      const checks = demoChecks(one, place).map(({ weeksAgo, ...found }) => ({
-        ...found,
-        checkedOn: dateLater(coming, -7 * weeksAgo),
-      }));
-      const singer = inner.create(Singer, {
-        choir,
-        name: one.name,
-        part: parts.find(({ code }) => code === one.part)!,
-        also: one.also ? [one.also] : [],
-        ...toColumns(one),
-        lightTop: one.lightTop ?? null,
-        states: one.state ? [one.state] : [],
-        notes: one.notes ?? '',
-        checkedOn: checks[0]?.checkedOn ?? null,
-      });
-      for (const { checkedOn, lightTop, ...limits } of checks) {
-        inner.create(RangeCheck, {
-          singer,
-          checkedOn,
-          ...toColumns(limits),
-          lightTop,
-          means: 'by-ear',
-        });
-      }
-    });
+    addDemoSingers(inner, { choir, parts, coming });
     const pieces = addDemoPieces(inner, {
       choir,
       judge: director!.account,

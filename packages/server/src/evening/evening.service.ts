@@ -1,4 +1,3 @@
-import { record } from '../choir/records';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import {
   type ChangeEvening,
@@ -8,6 +7,8 @@ import {
   type StoreEvening,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
+import { record } from '../choir/records';
+import { withRoom } from '../choir/room';
 import type { Choir } from '../db/entities/choir';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
@@ -90,7 +91,8 @@ export async function addEvenings(
   choir: Choir,
   wanted: readonly StoreEvening[],
 ): Promise<Evening[]> {
-  return em.transactional(async (inner) => {
+  const adding = wanted.length;
+  return withRoom(em, choir, { of: 'evenings', adding }, async (inner) => {
     const made: Evening[] = [];
     for (const one of wanted) {
       made.push(inner.create(Evening, { choir, ...(await columnsOf(inner, choir, one)) }));
@@ -147,7 +149,7 @@ export async function copyEvening(
   { choir, account, evening: id }: { choir: Choir; account: Account; evening: string },
   { dates, withPlans }: CopyEvening,
 ): Promise<EveningSummary[]> {
-  return em.transactional(async (inner) => {
+  return withRoom(em, choir, { of: 'evenings', adding: dates.length }, async (inner) => {
     const evening = await findEvening(inner, choir, id);
     const { name, place, occasion, forbids, agenda } = evening;
     const start = timeIn(evening.startsAt, choir.timeZone);

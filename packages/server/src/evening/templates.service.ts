@@ -1,11 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { StoreTemplate, Template } from '@wide-fern/contract';
 import type { Choir } from '../db/entities/choir';
-import { notFound, problem } from '../http/problem';
+import { withRoom } from '../choir/room';
+import { notFound } from '../http/problem';
 import { EveningTemplate } from '../db/entities/evening';
-
-/** A choir keeps at most so many. */
-const mostTemplates = 40;
 
 export async function listTemplates(em: EntityManager, choir: Choir): Promise<Template[]> {
   const all = await em.find(EveningTemplate, { choir }, { orderBy: { createdAt: 'asc' } });
@@ -17,17 +15,14 @@ export async function addTemplate(
   choir: Choir,
   document: StoreTemplate,
 ): Promise<Template> {
-  if ((await em.count(EveningTemplate, { choir })) >= mostTemplates) {
-    throw problem('too_many', { of: 'templates', most: mostTemplates });
-  }
-  const made = em.create(EveningTemplate, { choir, document });
-  await em.flush();
-  return { id: made.id, ...document };
+  return withRoom(em, choir, { of: 'templates', adding: 1 }, async (inner) => {
+    const made = inner.create(EveningTemplate, { choir, document });
+    await inner.flush();
+    return { id: made.id, ...document };
+  });
 }
 
 export async function removeTemplate(em: EntityManager, choir: Choir, id: string): Promise<void> {
-  const found = await em.findOne(EveningTemplate, { id, choir });
-  if (!found) throw notFound('template');
-  em.remove(found);
-  await em.flush();
+  const gone = await em.nativeDelete(EveningTemplate, { id, choir });
+  if (gone === 0) throw notFound('template');
 }

@@ -2,7 +2,7 @@ import { randomUUID } from 'node:crypto';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import { exercises as builtIn } from '@wide-fern/catalogue';
 import {
-  mostOwnExercises,
+  mostKept,
   type ChangeExercise,
   type ChoirExercises,
   type Exercise,
@@ -11,6 +11,7 @@ import {
   type StoredExercises,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
+import { lockChoir } from '../choir/room';
 import type { Choir } from '../db/entities/choir';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
@@ -84,7 +85,7 @@ export async function storeExercises(
 ): Promise<StoredExercises> {
   return em.transactional(async (inner) => {
     // Two who store at once do not get the same id.
-    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
+    await lockChoir(inner, choir);
     const own = await inner.find(OwnExercise, { choir });
     const here = own.filter(({ removedAt }) => removedAt === null);
     const known = new Set([...builtIn, ...here.map(asView)].map(contentOf));
@@ -105,8 +106,9 @@ export async function storeExercises(
       inner.create(ExerciseVersion, { exercise: row, version: 1, document, savedBy: account });
       stored.push(row);
     }
-    if (here.length + stored.length > mostOwnExercises) {
-      throw problem('too_many', { of: 'exercises', most: mostOwnExercises, here: here.length });
+    if (here.length + stored.length > mostKept.exercises) {
+      const most = mostKept.exercises;
+      throw problem('too_many', { of: 'exercises', most, here: here.length });
     }
     await inner.flush();
     return { stored: stored.map(asView), alike };
@@ -118,6 +120,9 @@ async function findOwn(em: EntityManager, choir: Choir, code: string): Promise<O
   if (!found) throw notFound('exercise');
   return found;
 }
+
+/** So many versions of an exercise are kept. */
+const mostVersions = 50;
 
 /** Changes an exercise that was at the given version; a new version is kept beside the old ones. */
 export async function changeExercise(
@@ -135,6 +140,10 @@ export async function changeExercise(
     own.removedAt = null;
     inner.create(ExerciseVersion, { exercise: own, version: next, document, savedBy: account });
     await inner.flush();
+    await inner.nativeDelete(ExerciseVersion, {
+      exercise: own,
+      version: { $lte: next - mostVersions },
+    });
     return asView(own);
   });
 }

@@ -17,7 +17,6 @@ const run = (handler: RequestHandler, request: Request, response: Response): Pro
     });
   });
 
-const anyType = () => true;
 const json = express.json({ limit: jsonLimit });
 const smallJson = express.json({ limit: openLimit });
 
@@ -27,9 +26,7 @@ export async function readBody(
   request: Request,
   response: Response,
 ): Promise<void> {
-  if (one.file !== undefined) {
-    await run(express.raw({ type: anyType, limit: one.file }), request, response);
-  } else if (one.body) {
+  if (one.body) {
     await run(one.access === 'anyone' ? smallJson : json, request, response);
   }
 }
@@ -55,13 +52,9 @@ function checked(schema: z.ZodType, value: unknown): unknown {
   throw new Problem('invalid', first ?? problemWords.invalid({ what: 'body' }), fields);
 }
 
-/** The body of a request as its endpoint takes it. */
+/** The body of a request as its endpoint takes it; files are received by themselves. */
 export function checkedBody(name: EndpointName, request: Request): unknown {
-  const { body, file } = described(name);
-  if (file !== undefined) {
-    if (!Buffer.isBuffer(request.body)) throw problem('invalid', { what: 'name' });
-    return request.body;
-  }
+  const { body } = described(name);
   if (!body) return undefined;
   if (request.body === undefined) throw problem('bad_json', 'missing');
   return checked(body, request.body);

@@ -13,13 +13,14 @@ import {
 } from '@wide-fern/contract';
 import type { Request, Response } from 'express';
 import { notFound, problem } from './problem';
+import type { Received } from './received';
 
 /** What every handler is called with. */
 export interface Call<N extends EndpointName> {
   readonly em: EntityManager;
   readonly params: ParamsOf<N>;
   readonly query: QueryOf<N>;
-  readonly body: BodyOf<N>;
+  readonly body: Api[N] extends { readonly file: number } ? Received : BodyOf<N>;
   /** The session's token as the cookie carries it, whether or not it is still good. */
   readonly token: string | undefined;
   /** What the browser says it is; empty where it says nothing. */

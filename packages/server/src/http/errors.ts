@@ -33,6 +33,8 @@ function refusedByDatabase(error: unknown): Problem | undefined {
   if (error.code.startsWith('22') || error.code === '08P01') {
     return problem('invalid', { what: 'body' });
   }
+  // Out of disk: nothing was stored, and reading goes on.
+  if (error.code === '53100') return problem('disk_full');
   // Unique, or what it belongs to has gone: somebody was faster.
   return error.code.startsWith('23') ? problem('changed_meanwhile') : undefined;
 }

@@ -27,6 +27,8 @@ import {
 } from './endpoint';
 import { callerIs, type Limits } from './limits';
 import { notFound } from './problem';
+import { refuseWhenFull, type FreeBytes } from './diskGuard';
+import { withReceived } from './received';
 import { findUnstorable } from './storable';
 
 const sessionCookie = 'wide_fern_session';
@@ -46,6 +48,8 @@ export interface Mounting<Account, Choir> {
   readonly limits: Limits;
   /** Refuses what is not done in a choir of its kind, whoever asks. */
   readonly refuse?: (choir: Choir, name: EndpointName) => void;
+  /** How much room is left where the data lies. */
+  readonly free?: FreeBytes;
   /** Whether every reply is checked against the contract: in tests. */
   readonly checkReplies?: boolean;
 }
@@ -110,7 +114,7 @@ async function count(limits: readonly RequestHandler[], request: Request, respon
  */
 export function mount<Account, Choir>(
   routes: readonly Route<Account, Choir>[],
-  { orm, whoIs, idOf, limits, refuse, checkReplies = false }: Mounting<Account, Choir>,
+  { orm, whoIs, idOf, limits, refuse, free, checkReplies = false }: Mounting<Account, Choir>,
 ): Router {
   const router = Router();
   for (const route of routes) {
@@ -123,17 +127,24 @@ export function mount<Account, Choir>(
       checkIds(params);
       const who = await whoIs(em, token, params.choir);
       refuseUnlessAllowed(route.access, who);
+      if (free) await refuseWhenFull(method, free);
       await readBody(one, request, response);
       if (one.limited) {
         if (who.account) callerIs(request, idOf(who.account));
         await count(limits[one.limited], request, response);
       }
-      const body = checkedBody(route.name, request);
       const query = checkedQuery(route.name, request);
       if (who.membership) refuse?.(who.membership.choir, route.name);
       const userAgent = request.headers['user-agent'] ?? '';
-      const call = { em, params, query, body, token, userAgent } as unknown as Call<EndpointName>;
-      const answer = await route.handle(call, who);
+      const handle = (body: unknown) => {
+        const call = { em, params, query, body, token, userAgent };
+        return route.handle(call as unknown as Call<EndpointName>, who);
+      };
+      const { file: most } = one;
+      const answer =
+        most === undefined
+          ? await handle(checkedBody(route.name, request))
+          : await withReceived(request, { sender: params.choir ?? '', most }, handle);
       if (answer instanceof Streaming) {
         answer.start(request, response);
         return;

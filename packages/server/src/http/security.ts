@@ -44,15 +44,26 @@ export const strictTransport: RequestHandler = (request, response, next) => {
   next();
 };
 
-/** A change must come from our own pages: a browser names the origin, and it has to be ours. */
-export const sameOriginOnly: RequestHandler = (request, _response, next) => {
-  const origin = request.headers.origin;
-  const safe = request.method === 'GET' || request.method === 'HEAD';
-  if (safe || origin === undefined || hostOf(origin) === request.headers.host) {
-    next();
-    return;
-  }
-  throw problem('other_origin');
+/**
+ * A change must come from our own pages: a browser names the origin, and it has to be ours. What is
+ * ours is said by the host that was asked, or, where a proxy in front changes that, by the public address.
+ */
+export const sameOriginOnly = (publicUrl: string): RequestHandler => {
+  const publicHost = hostOf(publicUrl);
+  return (request, _response, next) => {
+    const origin = request.headers.origin;
+    const safe = request.method === 'GET' || request.method === 'HEAD';
+    const from = origin === undefined ? undefined : hostOf(origin);
+    if (
+      safe ||
+      origin === undefined ||
+      (from !== undefined && (from === request.headers.host || from === publicHost))
+    ) {
+      next();
+      return;
+    }
+    throw problem('other_origin');
+  };
 };
 
 function hostOf(origin: string): string | undefined {

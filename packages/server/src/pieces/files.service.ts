@@ -1,7 +1,9 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { largestScoreFile, type KeptFile } from '@wide-fern/contract';
+import type { KeptFile } from '@wide-fern/contract';
 import type { Choir } from '../db/entities/choir';
+import { withRoom } from '../choir/room';
 import { notFound, problem } from '../http/problem';
+import type { Received } from '../http/received';
 import { PieceFile } from '../db/entities/pieces';
 
 /** A file nobody made a piece of is thrown away after a day. */
@@ -20,21 +22,22 @@ export async function keepFile(
   em: EntityManager,
   choir: Choir,
   name: string,
-  sent: Uint8Array,
+  sent: Received,
 ): Promise<KeptFile> {
-  const bytes = Buffer.from(sent);
-  if (bytes.length === 0) throw problem('invalid', { what: 'file' });
-  if (bytes.length > largestScoreFile) {
-    throw problem('too_large', 'score');
-  }
+  const { size } = sent;
+  if (size === 0) throw problem('invalid', { what: 'file' });
   await em.execute(
     `delete from piece_file where choir_id = ? and created_at < now() - ${keptUnused}
        and not exists (select 1 from piece where piece.file_id = piece_file.id)`,
     [choir.id],
   );
-  const file = em.create(PieceFile, { choir, name: plainName(name), size: bytes.length, bytes });
-  await em.flush();
-  return { id: file.id, name: file.name, size: file.size };
+  return sent.use((bytes) =>
+    withRoom(em, choir, { of: 'files', adding: size }, async (inner) => {
+      const file = inner.create(PieceFile, { choir, name: plainName(name), size, bytes });
+      await inner.flush();
+      return { id: file.id, name: file.name, size };
+    }),
+  );
 }
 
 /** A piece's file as it was handed in. */

@@ -1,17 +1,7 @@
 import { endpoint, type Route } from '../access/endpoint';
 import { fileOfPiece, keepFile } from './files.service';
-import {
-  addJudgement,
-  addMark,
-  addPiece,
-  changeMark,
-  changePiece,
-  listPieces,
-  removeJudgement,
-  removeMark,
-  removePiece,
-  showPiece,
-} from './pieces.service';
+import { addJudgement, addMark, changeMark, removeJudgement, removeMark } from './marks.service';
+import { addPiece, changePiece, listPieces, removePiece, showPiece } from './pieces.service';
 
 /** Readers look; who leads keeps pieces, marks bars and judges runs. */
 export const piecesRoutes: readonly Route[] = [

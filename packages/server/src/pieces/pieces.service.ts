@@ -1,14 +1,8 @@
-import { record } from '../choir/records';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import {
-  mostPieces,
   pageSize,
   type ChangePiece,
-  type Judgement,
-  type JudgementBody,
   type Piece as PieceView,
-  type PieceMark as MarkView,
-  type PieceMarkBody,
   type PieceSummary,
   type MappedScore,
   type Ranges,
@@ -16,19 +10,16 @@ import {
   type StorePiece,
 } from '@wide-fern/contract';
 import { openTarget, type OpenTarget } from '@wide-fern/core';
+import { record } from '../choir/records';
+import { withRoom } from '../choir/room';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
 import { asCursor, fromCursor, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
 import { VoicePart } from '../db/entities/voices';
 import { analyseScore } from './analysis/analyse';
+import { asJudgement, asMark, findPiece } from './marks.service';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from '../db/entities/pieces';
-
-async function findPiece(em: EntityManager, choir: Choir, id: string): Promise<Piece> {
-  const piece = await em.findOne(Piece, { id, choir });
-  if (!piece) throw notFound('piece');
-  return piece;
-}
 
 /** The judgements of pieces, in the order of time, by the piece's id. */
 async function judgementsBy(
@@ -127,23 +118,6 @@ export async function listPieces(
   };
 }
 
-const asMark = ({ id, fromBar, toBar, parts, skill, note }: PieceMark): MarkView => ({
-  id,
-  fromBar,
-  toBar,
-  parts,
-  skill,
-  note,
-});
-const asJudgement = ({ id, judgedOn, scores, target, by }: PieceJudgement): Judgement => ({
-  id,
-  judgedOn,
-  scores,
-  target: target ?? null,
-  by: by?.name ?? '',
-});
-
-/** A piece whole: what it asks, its marks and its judgements. */
 export async function showPiece(em: EntityManager, choir: Choir, id: string): Promise<PieceView> {
   const piece = await em.findOne(Piece, { id, choir }, { populate: ['file'] });
   if (!piece) throw notFound('piece');
@@ -230,11 +204,7 @@ async function columnsOf(
 export async function addPiece(em: EntityManager, choir: Choir, body: StorePiece): Promise<string> {
   // Read before the choir is locked: nobody waits for a long score.
   const columns = await columnsOf(em, choir, body);
-  return em.transactional(async (inner) => {
-    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
-    if ((await inner.count(Piece, { choir })) >= mostPieces) {
-      throw problem('too_many', { of: 'pieces', most: mostPieces });
-    }
+  return withRoom(em, choir, { of: 'pieces', adding: 1 }, async (inner) => {
     const piece = inner.create(Piece, { choir, ...columns });
     await inner.flush();
     return piece.id;
@@ -270,69 +240,5 @@ export async function removePiece(
   );
   em.remove(piece);
   record(em, { choir, by: account, kind: 'deleted', about: `«${piece.title}»` });
-  await em.flush();
-}
-
-export async function addMark(
-  em: EntityManager,
-  choir: Choir,
-  id: string,
-  body: PieceMarkBody,
-): Promise<MarkView> {
-  const piece = await findPiece(em, choir, id);
-  const mark = em.create(PieceMark, { piece, ...body });
-  await em.flush();
-  return asMark(mark);
-}
-
-async function findMark(em: EntityManager, choir: Choir, piece: string, id: string) {
-  const mark = await em.findOne(PieceMark, { id, piece: { id: piece, choir } });
-  if (!mark) throw notFound('mark');
-  return mark;
-}
-
-export async function changeMark(
-  em: EntityManager,
-  choir: Choir,
-  where: { piece: string; mark: string },
-  body: PieceMarkBody,
-): Promise<MarkView> {
-  const mark = await findMark(em, choir, where.piece, where.mark);
-  em.assign(mark, body);
-  await em.flush();
-  return asMark(mark);
-}
-
-export async function removeMark(
-  em: EntityManager,
-  choir: Choir,
-  where: { piece: string; mark: string },
-): Promise<void> {
-  em.remove(await findMark(em, choir, where.piece, where.mark));
-  await em.flush();
-}
-
-export async function addJudgement(
-  em: EntityManager,
-  { choir, account, piece: id }: { choir: Choir; account: Account; piece: string },
-  body: JudgementBody,
-): Promise<Judgement> {
-  const piece = await findPiece(em, choir, id);
-  const judgement = em.create(PieceJudgement, { piece, by: account, ...body });
-  await em.flush();
-  return asJudgement(judgement);
-}
-
-export async function removeJudgement(
-  em: EntityManager,
-  choir: Choir,
-  where: { piece: string; judgement: string },
-): Promise<void> {
-  const found = await em.findOne(PieceJudgement, {
-    id: where.judgement,
-    piece: { id: where.piece, choir },
-  });
-  if (!found) throw notFound('judgement');
-  em.remove(found);
   await em.flush();
 }

@@ -11,7 +11,7 @@ import {
 } from '@wide-fern/contract';
 import type { Express } from 'express';
 import { testDatabase } from '../testing/database';
-import { signUp, testApp, typedEvening, type Person } from '../testing/people';
+import { join, signUp, testApp, typedEvening, type Person } from '../testing/people';
 import { slateMapping, slateScore } from '../testing/slate';
 import { PieceFile } from '../db/entities/pieces';
 
@@ -204,10 +204,7 @@ describe('pieces', () => {
     const large = await send(person, Buffer.alloc(20_000_001)).expect(413);
     expect(errorBody.parse(large.body).error.code).toBe('too_large');
     const reader = await signUp(app);
-    await person.agent
-      .post(`/api/choirs/${person.choir}/members`)
-      .send({ email: reader.email, role: 'reader' })
-      .expect(201);
+    await join(person, reader, 'reader');
     await send(reader, Buffer.from('x')).expect(403);
     await send(await signUp(app), Buffer.from('x')).expect(404);
   });

@@ -8,9 +8,9 @@ import {
   type SingerExport,
   type SingerFields,
   type StoreSingers,
-  mostSingers,
 } from '@wide-fern/contract';
 import { limitsProblems } from '@wide-fern/core';
+import { withRoom } from '../choir/room';
 import type { Choir } from '../db/entities/choir';
 import { dateIn } from '../time/zone';
 import { pageOfRows, type PageOf } from '../db/page';
@@ -116,14 +116,9 @@ export async function storeSingers(
   choir: Choir,
   { add, change }: StoreSingers,
 ): Promise<SingerView[]> {
-  const stored = await em.transactional(async (inner) => {
-    await inner.execute('select 1 from choir where id = ? for update', [choir.id]);
+  const room = { of: 'singers', adding: add.length } as const;
+  const stored = await withRoom(em, choir, room, async (inner) => {
     const parts = await partsOf(inner, choir);
-    const held = await inner.count(Singer, { choir });
-    if (held + add.length > mostSingers) {
-      const room = Math.max(0, mostSingers - held);
-      throw problem('too_many', { of: 'singers', most: mostSingers, room });
-    }
     const made = add.map((fields, i) =>
       inner.create(Singer, { choir, ...checkedColumns(fields, parts, `add.${i}.`) }),
     );
@@ -207,7 +202,7 @@ export async function keepChecks(
   now = new Date(),
 ): Promise<SingerView[]> {
   const checkedOn = dateIn(now, choir.timeZone);
-  await em.transactional(async (inner) => {
+  await withRoom(em, choir, { of: 'checks', adding: checks.length }, async (inner) => {
     const ids = checks.map(({ singer }) => singer);
     const singers = await inner.find(
       Singer,

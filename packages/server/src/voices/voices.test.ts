@@ -131,7 +131,9 @@ describe('the roster', () => {
       .post(`${path}/singers`)
       .send({ add: [singer()], change: [] })
       .expect(409);
-    expect(errorBody.parse(body).error.message).toMatch(/room for 0 more/);
+    expect(errorBody.parse(body).error.message).toMatch(
+      /2,000 are here\. Take somebody off the roster first/,
+    );
     const { id } = await addEvening(person);
     expect((await evening(id)).tonight.sections[3]).toMatchObject({ singers: 2000 });
   }, 20_000);

@@ -74,6 +74,10 @@ export const router = createBrowserRouter([
     children: [
       { path: '/sign-in', lazy: page(() => import('../features/account/SignInPage')) },
       { path: '/sign-up', lazy: page(() => import('../features/account/SignUpPage')) },
+      { path: '/join', lazy: page(() => import('../features/account/JoinPage')) },
+      { path: '/forgotten', lazy: page(() => import('../features/account/ForgottenPage')) },
+      { path: '/new-password', lazy: page(() => import('../features/account/NewPasswordPage')) },
+      { path: '/new-e-mail', lazy: page(() => import('../features/account/NewEmailPage')) },
       { path: '/no-choir', lazy: page(() => import('../features/account/NoChoirPage')) },
       {
         id: gate,
@@ -147,7 +151,8 @@ export const router = createBrowserRouter([
             path: '/exercises/read/file',
             lazy: page(() => import('../features/exercises/files/ReadPage')),
           },
-          { path: '/choir', lazy: page(() => import('../features/account/ChoirPage')) },
+          { path: '/choir', lazy: page(() => import('../features/choir/ChoirPage')) },
+          { path: '/account', lazy: page(() => import('../features/account/AccountPage')) },
         ],
       },
       {

@@ -4,6 +4,7 @@ import { Link } from 'react-router';
 import { Mark } from '../ui/Mark';
 import { Name } from '../ui/words';
 import { AsideNotice } from './AsideNotice';
+import { ClosingNotice } from './ClosingNotice';
 import { useHere } from './session';
 
 /** The places of the application, as plain words in the head. */
@@ -103,6 +104,7 @@ export function Frame({
         </Flex>
       </Flex>
       <AsideNotice />
+      <ClosingNotice />
       <Box as="main" flex="1" display="flex" flexDirection="column" minH={0}>
         {children}
       </Box>

@@ -12,6 +12,10 @@ export interface Here {
     readonly timeZone: string;
     readonly accidentals: 'flats' | 'sharps';
     readonly phraseSeconds: number;
+    /** A choir to look around in: when it is thrown away. */
+    readonly demoUntil: string | null;
+    /** When the choir is deleted with everything; null while nobody asked for that. */
+    readonly closesAt: string | null;
   };
   readonly choirs: Session['choirs'];
   readonly mayEdit: boolean;

@@ -3,7 +3,7 @@ import { QueryClientProvider } from '@tanstack/react-query';
 import { act, cleanup, render } from '@testing-library/react';
 import { queryClient } from '@wide-fern/client';
 import type { ReactNode } from 'react';
-import { createMemoryRouter, RouterProvider, type DataRouter } from 'react-router';
+import { createMemoryRouter, parsePath, RouterProvider, type DataRouter } from 'react-router';
 import { gate, type Here } from '../here/session';
 import { system } from '../ui/system';
 
@@ -19,8 +19,21 @@ export const ids = {
 function hereAs(role: Here['choir']['role'] = 'director'): Here {
   const choir = { id: ids.choir, name: 'Quarry Lane Singers', role };
   return {
-    account: { id: ids.account, name: 'Joss Whitlam', email: 'joss@choir.test' },
-    choir: { ...choir, timeZone: 'Europe/London', accidentals: 'flats', phraseSeconds: 9 },
+    account: {
+      id: ids.account,
+      name: 'Joss Whitlam',
+      email: 'joss@choir.test',
+      secondFactor: false,
+      closesAt: null,
+    },
+    choir: {
+      ...choir,
+      timeZone: 'Europe/London',
+      accidentals: 'flats',
+      phraseSeconds: 9,
+      demoUntil: null,
+      closesAt: null,
+    },
     choirs: [choir],
     mayEdit: role !== 'reader',
   };
@@ -33,17 +46,23 @@ export async function show(
     role,
     path = '/',
     pattern = '*',
+    state,
   }: {
     readonly role?: Here['choir']['role'];
     readonly path?: string;
     /** Where the page stands, with what stands in its address. */
     readonly pattern?: string;
+    /** What another page sent along. */
+    readonly state?: unknown;
   } = {},
 ): Promise<DataRouter> {
   const here = hereAs(role);
   const router = createMemoryRouter(
     [{ id: gate, path: pattern, loader: () => here, element: children }],
-    { initialEntries: [path], hydrationData: { loaderData: { [gate]: here } } },
+    {
+      initialEntries: [{ ...parsePath(path), state }],
+      hydrationData: { loaderData: { [gate]: here } },
+    },
   );
   await act(async () => {
     render(

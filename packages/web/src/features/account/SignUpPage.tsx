@@ -1,90 +1,78 @@
-import { zodResolver } from '@hookform/resolvers/zod';
 import { Box } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
-import { signUpSchema, type SignUp } from '@wide-fern/contract';
-import { useState } from 'react';
-import { useForm } from 'react-hook-form';
-import { useNavigate } from 'react-router';
+import { signUpSchema } from '@wide-fern/contract';
+import { useLocation, useNavigate } from 'react-router';
 import { call } from '@wide-fern/client';
 import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
+import { Said } from '../../ui/Passage';
 import { SelectField } from '../../ui/SelectField';
+import { useSentForm } from '../../ui/useSentForm';
 import { WordLink } from '../../ui/words';
+import { ownZone, zoneOptions } from '../../ui/zones';
 import { AccountFrame } from './AccountFrame';
 import { enter } from './enter';
-import { showErrors } from './formErrors';
+import { isInvited } from './invited';
 
-const ownZone = Intl.DateTimeFormat().resolvedOptions().timeZone;
-const zones = [...new Set([ownZone, ...Intl.supportedValuesOf('timeZone'), 'UTC'])];
-
+/** A new account: with a choir of its own, or in the choir that an invitation leads to. */
 export default function SignUpPage() {
   const navigate = useNavigate();
-  const [problem, setProblem] = useState<string>();
-  const { register, handleSubmit, formState, setError } = useForm<SignUp>({
-    resolver: zodResolver(signUpSchema),
-    defaultValues: { timeZone: ownZone },
-  });
-  const signUp = useMutation({
-    mutationFn: (body: SignUp) => call('signUp', { body }),
-    onSuccess: (session) => {
+  const { state } = useLocation() as { state: unknown };
+  const invited = isInvited(state) ? state : undefined;
+  const { form, onSubmit, errorOf, problem, isSending } = useSentForm({
+    schema: signUpSchema,
+    fields: ['name', 'email', 'password', 'choir', 'timeZone'],
+    defaultValues: invited ? { invitation: invited.code } : { timeZone: ownZone },
+    send: (body) => call('signUp', { body }),
+    onDone: (session) => {
       enter(session);
       void navigate('/', { replace: true });
     },
-    onError: (error) => {
-      setProblem(showErrors(error, setError, ['name', 'email', 'password', 'choir', 'timeZone']));
-    },
   });
-  const { errors } = formState;
   return (
-    <AccountFrame title="Begin with your own choir">
-      <form
-        noValidate
-        onSubmit={(event) => {
-          setProblem(undefined);
-          void handleSubmit((body) => signUp.mutate(body))(event);
-        }}
-      >
+    <AccountFrame title={invited ? `Join ${invited.choir}` : 'Begin with your own choir'}>
+      <form noValidate onSubmit={onSubmit}>
         <Box display="grid" gap="12px">
           <FormField
             label="Your name"
             autoComplete="name"
-            error={errors.name?.message}
-            {...register('name')}
+            error={errorOf('name')}
+            {...form.register('name')}
           />
           <FormField
             label="E-mail"
             type="email"
             autoComplete="username"
-            error={errors.email?.message}
-            {...register('email')}
+            error={errorOf('email')}
+            {...form.register('email')}
           />
           <FormField
             label="Password"
             type="password"
             autoComplete="new-password"
-            help="At least 10 characters."
-            error={errors.password?.message}
-            {...register('password')}
+            help="At least 10 characters: three or four unrelated words are good."
+            error={errorOf('password')}
+            {...form.register('password')}
           />
-          <FormField label="Choir" error={errors.choir?.message} {...register('choir')} />
-          <SelectField
-            label="Time zone"
-            options={zones.map((zone) => ({ value: zone, word: zone.replaceAll('_', ' ') }))}
-            error={errors.timeZone?.message}
-            {...register('timeZone')}
-          />
-          {problem && (
-            <Box role="alert" color="brick" fontSize="13px">
-              {problem}
-            </Box>
+          {!invited && (
+            <>
+              <FormField label="Choir" error={errorOf('choir')} {...form.register('choir')} />
+              <SelectField
+                label="Time zone"
+                options={zoneOptions}
+                error={errorOf('timeZone')}
+                {...form.register('timeZone')}
+              />
+            </>
           )}
-          <MainButton type="submit" disabled={signUp.isPending}>
-            Begin
+          <Said wrong>{problem}</Said>
+          <MainButton type="submit" disabled={isSending}>
+            {invited ? 'Join' : 'Begin'}
           </MainButton>
         </Box>
       </form>
-      <Box mt="16px">
+      <Box mt="16px" display="grid" gap="6px">
         <WordLink to="/sign-in">Sign in instead</WordLink>
+        {!invited && <WordLink to="/join">Join a choir with an invitation</WordLink>}
       </Box>
     </AccountFrame>
   );

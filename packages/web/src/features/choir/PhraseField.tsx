@@ -1,12 +1,11 @@
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-
 import { usualPhrase } from '@wide-fern/core';
-import { useRevalidator } from 'react-router';
-import { messageOf, choirQuery, queryClient, call } from '@wide-fern/client';
+import { call, messageOf } from '@wide-fern/client';
 import { useHere } from '../../here/session';
 import { Stepper } from '../../ui/Stepper';
 import { Label, WordButton } from '../../ui/words';
+import { useChoirSaid } from './useChoirSaid';
 
 const levels = [
   ['beginners', usualPhrase.beginners],
@@ -17,14 +16,11 @@ const levels = [
 /** How long a phrase on one breath may last: by level, or the choir's own figure. */
 export function PhraseField() {
   const { choir } = useHere();
-  const revalidator = useRevalidator();
+  const take = useChoirSaid();
   const save = useMutation({
     mutationFn: (phraseSeconds: number) =>
       call('changeChoir', { params: { choir: choir.id }, body: { phraseSeconds } }),
-    onSuccess: async (saved) => {
-      queryClient.setQueryData(choirQuery(choir.id).queryKey, saved);
-      await revalidator.revalidate();
-    },
+    onSuccess: take,
   });
   const disabled = choir.role !== 'director' || save.isPending;
   return (

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
 import { call, forgetLarge, forgetPersonal, messageOf, queryClient } from '@wide-fern/client';
-import { WordButton } from '../../ui/words';
+import { WordButton } from '../../../ui/words';
 
 /** Signs out here, or in every browser. */
 export function SignOutWords({ everywhere = false }: { readonly everywhere?: boolean }) {
