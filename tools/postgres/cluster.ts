@@ -112,6 +112,30 @@ async function gone(pid: number): Promise<void> {
   while (isAlive(pid)) await pause(50);
 }
 
+/** Makes an empty cluster in a folder of its own. */
+function makeCluster(
+  bin: string,
+  data: string,
+  as: Partial<Account> & { readonly cwd: string; readonly env: NodeJS.ProcessEnv },
+  durable: boolean,
+): void {
+  // What an interrupted first start left is no cluster yet.
+  rmSync(data, { recursive: true, force: true });
+  // Not recursive: the mode would fall on the parents too.
+  mkdirSync(data, { mode: 0o700 });
+  if (as.uid !== undefined && as.gid !== undefined) chownSync(data, as.uid, as.gid);
+  const init = ['-D', data, '-U', superuser, '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8'];
+  if (!durable) init.push('--no-sync');
+  const made = spawnSync(join(bin, 'initdb'), [...init, '--no-instructions'], {
+    ...as,
+    encoding: 'utf8',
+  });
+  if (made.status !== 0) {
+    rmSync(data, { recursive: true, force: true });
+    throw new Error(`The database could not be made: ${made.stderr}`);
+  }
+}
+
 /** Where a server listens: a folder with its socket, or loopback. */
 const addressOf =
   (port: number, sockets: string | undefined) =>
@@ -142,23 +166,7 @@ export async function startCluster(options: {
     env: { PATH: process.env.PATH, LC_ALL: 'C.UTF-8', TZ: 'UTC' },
   };
   const data = join(dir, 'data');
-  if (!existsSync(join(data, 'PG_VERSION'))) {
-    // What an interrupted first start left is no cluster yet.
-    rmSync(data, { recursive: true, force: true });
-    // Not recursive: the mode would fall on the parents too.
-    mkdirSync(data, { mode: 0o700 });
-    if (who) chownSync(data, who.uid, who.gid);
-    const init = ['-D', data, '-U', superuser, '-A', 'trust', '-E', 'UTF8', '--locale=C.UTF-8'];
-    if (!durable) init.push('--no-sync');
-    const made = spawnSync(join(bin, 'initdb'), [...init, '--no-instructions'], {
-      ...as,
-      encoding: 'utf8',
-    });
-    if (made.status !== 0) {
-      rmSync(data, { recursive: true, force: true });
-      throw new Error(`The database could not be made: ${made.stderr}`);
-    }
-  }
+  if (!existsSync(join(data, 'PG_VERSION'))) makeCluster(bin, data, as, durable);
   const found = running(data);
   if (found) {
     const ended = gone(found.pid);

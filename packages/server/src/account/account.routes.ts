@@ -1,11 +1,12 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Session } from '@wide-fern/contract';
 import { endpoint, type Route } from '../access/endpoint';
+import { describeSession } from '../access/describe';
 import { accountOf, beginSession, endAllSessions, endSession } from '../access/session';
 import { acceptInvitation, lookAtInvitation } from '../choir/invitations.service';
 import type { Account } from '../db/entities/account';
 import { WithSession } from '../http/endpoint';
-import { changeName, changePassword, describeSession, signIn, signUp } from './account.service';
+import { changeName, changePassword, signIn, signUp } from './account.service';
 import { listBrowsers, signBrowserOut } from './browsers.service';
 import { closeAccount, keepAccount } from './closing.service';
 import { beginSecondFactor, endSecondFactor, keepSecondFactor } from './secondFactor';

@@ -1,12 +1,12 @@
 import { UniqueConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
-import type { ChangePassword, Session, SignIn, SignUp } from '@wide-fern/contract';
-import { record } from '../choir/records';
+import type { ChangePassword, SignIn, SignUp } from '@wide-fern/contract';
+import { record } from '../keeping/records';
 import { createChoir } from '../choir/choir.service';
 import { acceptInvitation } from '../choir/invitations.service';
-import { Account } from '../db/entities/account';
+import { Account, noPassword } from '../db/entities/account';
 import { Member } from '../db/entities/choir';
 import { problem } from '../http/problem';
-import { checkPresent, hashPassword, isPassword, noPassword } from './password';
+import { checkPresent, hashPassword, isPassword } from './password';
 import { checkSecondFactor } from './secondFactor';
 import { refuseGuessable } from './strength';
 
@@ -62,30 +62,4 @@ export async function changeName(em: EntityManager, account: Account, name: stri
   if (account.passwordHash === noPassword) throw problem('demo_account');
   account.name = name;
   await em.flush();
-}
-
-/** Who is signed in and where that person belongs. */
-export async function describeSession(
-  em: EntityManager,
-  account: Account | undefined,
-  hasDemo: boolean,
-): Promise<Session> {
-  if (!account) return { account: null, choirs: [], demo: hasDemo };
-  const members = await em.find(
-    Member,
-    { account, removedAt: null },
-    { populate: ['choir'], orderBy: { createdAt: 'asc' } },
-  );
-  const { id, name, email, factorSecret, closesAt } = account;
-  return {
-    account: {
-      id,
-      name,
-      email,
-      secondFactor: typeof factorSecret === 'string',
-      closesAt: closesAt?.toISOString() ?? null,
-    },
-    choirs: members.map(({ choir, role }) => ({ id: choir.id, name: choir.name, role })),
-    demo: hasDemo,
-  };
 }

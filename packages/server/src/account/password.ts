@@ -1,5 +1,5 @@
 import { hash, verify } from '@node-rs/argon2';
-import type { Account } from '../db/entities/account';
+import { noPassword, type Account } from '../db/entities/account';
 import { problem } from '../http/problem';
 
 /** Argon2id with the library's recommended cost. */
@@ -16,9 +16,6 @@ export async function isPassword(stored: string | undefined, password: string): 
   }
   return verify(stored, password);
 }
-
-/** What stands in place of a hash for people of the demo, who have no password. */
-export const noPassword = '!';
 
 /**
  * Asks for the present password before something of an account changes.

@@ -10,10 +10,10 @@ import {
 import type { Logger } from 'pino';
 import { digestOf } from '../access/digest';
 import { endAllSessions } from '../access/session';
-import { Account, AccountSecret } from '../db/entities/account';
+import { Account, AccountSecret, noPassword } from '../db/entities/account';
 import { notFound } from '../http/problem';
 import type { Mailer } from '../mail/mailer';
-import { checkPresent, hashPassword, noPassword } from './password';
+import { checkPresent, hashPassword } from './password';
 import { refuseGuessable } from './strength';
 
 const minute = 60_000;

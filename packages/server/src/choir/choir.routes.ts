@@ -1,5 +1,5 @@
 import { endpoint, type Route } from '../access/endpoint';
-import { describeSession } from '../account/account.service';
+import { describeSession } from '../access/describe';
 import { changeChoir, closeChoir, keepChoir, showChoir } from './choir.service';
 import { invite, listInvitations, takeInvitationBack } from './invitations.service';
 import {
@@ -9,8 +9,8 @@ import {
   listMembers,
   removeMember,
 } from './members.service';
-import { listRecords } from './records';
-import { showRoom } from './room';
+import { listRecords } from '../keeping/records';
+import { showRoom } from '../keeping/room';
 
 export const choirRoutes = (hasDemo: boolean): readonly Route[] => [
   endpoint('showChoir', ({ choir }) => Promise.resolve(showChoir(choir))),

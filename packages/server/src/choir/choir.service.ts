@@ -8,7 +8,7 @@ import { problem } from '../http/problem';
 import { inTwoWeeks } from '../time/grace';
 import { addPart } from '../voices/parts.service';
 import type { Acting } from './members.service';
-import { record } from './records';
+import { record } from '../keeping/records';
 
 /** A new choir with the parts of a mixed one and its first director; the caller flushes. */
 export function createChoir(

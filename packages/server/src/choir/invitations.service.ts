@@ -7,13 +7,12 @@ import type {
   NewInvitation,
 } from '@wide-fern/contract';
 import { digestOf } from '../access/digest';
-import { noPassword } from '../account/password';
-import type { Account } from '../db/entities/account';
+import { noPassword, type Account } from '../db/entities/account';
 import { Invitation, Member, type Choir } from '../db/entities/choir';
 import { notFound, problem } from '../http/problem';
 import { inTwoWeeks } from '../time/grace';
-import { record } from './records';
-import { lockChoir } from './room';
+import { record } from '../keeping/records';
+import { lockChoir } from '../keeping/room';
 
 const mostOpen = 100;
 /** Letters and digits that nobody takes for each other, read aloud or from paper. */

@@ -3,8 +3,8 @@ import type { Member as MemberView, Role } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
 import { Member, type Choir } from '../db/entities/choir';
 import { notFound, problem } from '../http/problem';
-import { record } from './records';
-import { lockChoir } from './room';
+import { record } from '../keeping/records';
+import { lockChoir } from '../keeping/room';
 
 /** Who changes something, in which choir. */
 export interface Acting {

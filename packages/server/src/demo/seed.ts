@@ -10,8 +10,7 @@ import {
 } from '@wide-fern/catalogue/demo';
 import { emptyDocument } from '@wide-fern/plan';
 import type { AgendaItem, Segment } from '@wide-fern/contract';
-import { Account } from '../db/entities/account';
-import { noPassword } from '../account/password';
+import { Account, noPassword } from '../db/entities/account';
 import { Member, type Choir } from '../db/entities/choir';
 import { toColumns } from '../db/entities/limits';
 import { RangeCheck, Singer, type VoicePart } from '../db/entities/voices';

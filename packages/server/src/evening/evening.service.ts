@@ -7,8 +7,8 @@ import {
   type StoreEvening,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
-import { record } from '../choir/records';
-import { withRoom } from '../choir/room';
+import { record } from '../keeping/records';
+import { withRoom } from '../keeping/room';
 import type { Choir } from '../db/entities/choir';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { StoreTemplate, Template } from '@wide-fern/contract';
 import type { Choir } from '../db/entities/choir';
-import { withRoom } from '../choir/room';
+import { withRoom } from '../keeping/room';
 import { notFound } from '../http/problem';
 import { EveningTemplate } from '../db/entities/evening';
 

@@ -11,7 +11,7 @@ import {
   type StoredExercises,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
-import { lockChoir } from '../choir/room';
+import { lockChoir } from '../keeping/room';
 import type { Choir } from '../db/entities/choir';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';

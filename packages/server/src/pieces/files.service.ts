@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { KeptFile } from '@wide-fern/contract';
 import type { Choir } from '../db/entities/choir';
-import { withRoom } from '../choir/room';
+import { withRoom } from '../keeping/room';
 import { notFound, problem } from '../http/problem';
 import type { Received } from '../http/received';
 import { PieceFile } from '../db/entities/pieces';

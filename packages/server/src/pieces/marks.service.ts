@@ -5,7 +5,7 @@ import type {
   PieceMark as MarkView,
   PieceMarkBody,
 } from '@wide-fern/contract';
-import { withRoom } from '../choir/room';
+import { withRoom } from '../keeping/room';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
 import { Piece, PieceJudgement, PieceMark } from '../db/entities/pieces';

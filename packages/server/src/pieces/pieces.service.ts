@@ -10,8 +10,8 @@ import {
   type StorePiece,
 } from '@wide-fern/contract';
 import { openTarget, type OpenTarget } from '@wide-fern/core';
-import { record } from '../choir/records';
-import { withRoom } from '../choir/room';
+import { record } from '../keeping/records';
+import { withRoom } from '../keeping/room';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
 import { asCursor, fromCursor, type PageOf } from '../db/page';

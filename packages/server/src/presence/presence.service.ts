@@ -26,7 +26,10 @@ export async function changePresence(
   { condition, singers = [] }: ChangePresence,
 ): Promise<Presence> {
   await em.transactional(async (inner) => {
-    await inner.execute('select 1 from evening where id = ? for update', [evening.id]);
+    const here: unknown[] = await inner.execute('select 1 from evening where id = ? for update', [
+      evening.id,
+    ]);
+    if (here.length === 0) throw notFound('evening');
     // By hand: how the choir comes is no new version of the evening, which an update would count.
     if (condition) {
       await inner.execute('update evening set condition = ? where id = ?', [condition, evening.id]);
@@ -50,5 +53,8 @@ export async function changePresence(
     }
   });
   em.clear();
-  return showPresence(em, await em.findOneOrFail(Evening, evening.id));
+  const now = await em.findOne(Evening, evening.id);
+  // Thrown away just now: nothing of it is left to say.
+  if (!now) throw notFound('evening');
+  return showPresence(em, now);
 }

@@ -10,7 +10,7 @@ import {
   type StoreSingers,
 } from '@wide-fern/contract';
 import { limitsProblems } from '@wide-fern/core';
-import { withRoom } from '../choir/room';
+import { withRoom } from '../keeping/room';
 import type { Choir } from '../db/entities/choir';
 import { dateIn } from '../time/zone';
 import { pageOfRows, type PageOf } from '../db/page';

@@ -1,4 +1,4 @@
-import { recordNow } from '../choir/records';
+import { recordNow } from '../keeping/records';
 import { endpoint, type Route } from '../access/endpoint';
 import { saveParts } from './parts.service';
 import {

@@ -1,6 +1,9 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { createdColumn, idColumn } from './columns';
 
+/** What stands in place of a hash for people of the demo, who have no password. */
+export const noPassword = '!';
+
 /** A person who can sign in. */
 export const Account = defineEntity({
   name: 'Account',
