@@ -53,6 +53,11 @@ export const choirQuery = (choir: string) => ({
 /** The browsers one is signed in with. */
 export const browsersQuery = query('listBrowsers', {});
 export const invitationsQuery = (choir: string) => query('listInvitations', { choir });
+/** How much a choir keeps, of how much it may. */
+export const roomQuery = (choir: string) => ({
+  ...query('showRoom', { choir }),
+  staleTime: 300_000,
+});
 export const membersQuery = (choir: string) => query('listMembers', { choir });
 export const eveningsQuery = (choir: string) => list('listEvenings', { choir });
 export const eveningQuery = (choir: string, evening: string) =>

@@ -26,3 +26,4 @@ export * from './tonight/sentence';
 export * from './letters';
 export * from './records';
 export * from './dates';
+export * from './room';

@@ -1,5 +1,6 @@
 import type { ErrorCode, KeptKind } from '@wide-fern/contract';
 import { counted, countInWords, formFor } from './counting';
+import { fullInWords } from './room';
 
 const things = {
   this: 'This',
@@ -31,35 +32,11 @@ export interface LimitReached {
   readonly here: number;
 }
 
-/** «412 MB», «1,950 pieces»: how much of something a choir keeps. */
-export function keptInWords(of: KeptKind, count: number): string {
-  if (of === 'files') return `${Math.round(count / 1_000_000)} MB of scores`;
-  const [one, more] = keptWords[of];
-  return `${count.toLocaleString('en-GB')} ${formFor(count, one, more)}`;
-}
-
-const keptWords: Readonly<Record<Exclude<KeptKind, 'files'>, readonly [string, string]>> = {
-  singers: ['singer', 'singers'],
-  evenings: ['evening', 'evenings'],
-  templates: ['evening to begin from', 'evenings to begin from'],
-  pieces: ['piece', 'pieces'],
-  marks: ['mark in pieces', 'marks in pieces'],
-  judgements: ['judgement', 'judgements'],
-  exercises: ['exercise of its own', 'exercises of its own'],
-  checks: ['range check', 'range checks'],
-};
-
 function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'invitations') {
     return `At most ${most} invitations stand open at once. Take some back first.`;
   }
-  const begins = `A choir keeps at most ${keptInWords(of, most)}`;
-  const isHere =
-    of === 'files'
-      ? `${Math.round(here / 1_000_000)} MB are here`
-      : `${here.toLocaleString('en-GB')} ${formFor(here, 'is', 'are')} here`;
-  const first = of === 'singers' ? 'Take somebody off the roster first' : 'Throw some away first';
-  return `${begins}; ${isHere}. ${first}.`;
+  return fullInWords({ of, most, here });
 }
 
 /** What is wrong with something that was sent, where the contract alone cannot say it. */

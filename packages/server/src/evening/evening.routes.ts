@@ -20,8 +20,8 @@ export const eveningRoutes: readonly Route[] = [
     const made = await addEvenings(em, choir, body.evenings);
     return { added: made.length };
   }),
-  endpoint('showEvening', async ({ em, choir, params }) =>
-    showEvening(em, choir, await findEvening(em, choir, params.evening)),
+  endpoint('showEvening', async ({ em, choir, role, params }) =>
+    showEvening(em, choir, await findEvening(em, choir, params.evening), role),
   ),
   endpoint('changeEvening', async ({ em, choir, params, body }) =>
     showEvening(em, choir, await changeEvening(em, choir, params.evening, body)),

@@ -4,6 +4,7 @@ import {
   type CopyEvening,
   type Evening as EveningView,
   type EveningSummary,
+  type Role,
   type StoreEvening,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
@@ -47,6 +48,7 @@ export async function showEvening(
   em: EntityManager,
   choir: Choir,
   evening: Evening,
+  forRole: Role = 'director',
 ): Promise<EveningView> {
   return {
     ...asSummary(evening),
@@ -54,7 +56,7 @@ export async function showEvening(
     occasion: evening.occasion ?? 'evening after work',
     forbids: evening.forbids,
     agenda: evening.agenda,
-    ...(await tonightFor(em, choir, evening)),
+    ...(await tonightFor(em, choir, evening, forRole)),
     wishes: await wishesFor(em, choir, evening),
   };
 }

@@ -1,11 +1,14 @@
 import { endpoint, type Route } from '../access/endpoint';
 import { findEvening } from '../evening/evening.service';
+import { seesPersons } from '../voices/discreet';
+import { discreetPlan } from './discreetPlan';
 import { listPlanVersions, savePlan, showPlan } from './plan.service';
 
 export const planRoutes: readonly Route[] = [
-  endpoint('showPlan', async ({ em, choir, params }) => {
+  endpoint('showPlan', async ({ em, choir, role, params }) => {
     const evening = await findEvening(em, choir, params.evening);
-    return { plan: await showPlan(em, choir, evening, params.item) };
+    const plan = await showPlan(em, choir, evening, params.item);
+    return { plan: plan && !seesPersons(role) ? await discreetPlan(em, choir, plan) : plan };
   }),
   endpoint('savePlan', async ({ em, account, choir, params, body }) => {
     const evening = await findEvening(em, choir, params.evening);

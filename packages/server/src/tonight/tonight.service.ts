@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { Evening as EveningView, Wish } from '@wide-fern/contract';
+import type { Evening as EveningView, Role, Wish } from '@wide-fern/contract';
 import {
   askedOf,
   needsTonight,
@@ -10,6 +10,7 @@ import {
 import type { Choir } from '../db/entities/choir';
 import { Piece } from '../db/entities/pieces';
 import { openTargets } from '../pieces/pieces.service';
+import { discreetSections, seesPersons } from '../voices/discreet';
 import { sectionsOf, type Present } from '../voices/sections';
 import { partsOf } from '../voices/parts.service';
 import { Singer, SingerEvening } from '../db/entities/voices';
@@ -69,6 +70,7 @@ export async function tonightFor(
   em: EntityManager,
   choir: Choir,
   evening: Evening,
+  forRole: Role = 'director',
 ): Promise<TonightOf> {
   const parts = await partsOf(em, choir);
   const present = await presentOn(em, choir, evening);
@@ -94,9 +96,13 @@ export async function tonightFor(
   });
   const codes = parts.map(({ code }) => code);
   const everyone = present.map((one) => ({ ...one, away: false }));
+  const shown = (who: readonly Present[]) => {
+    const sections = sectionsOf(parts, who, setting);
+    return seesPersons(forRole) ? sections : discreetSections(sections, parts, setting);
+  };
   return {
     tonight: {
-      sections: sectionsOf(parts, present, setting),
+      sections: shown(present),
       needs: needsTonight(
         codes,
         inOrder.map(({ asked }) => asked),
@@ -108,6 +114,6 @@ export async function tonightFor(
       title: asked.title,
       ranges: rangesAsSung(codes, asked),
     })),
-    withEveryone: sectionsOf(parts, everyone, setting),
+    withEveryone: shown(everyone),
   };
 }

@@ -15,7 +15,7 @@ import { saveVoices, showVoices } from './voices.service';
 
 /** Readers see sections; who leads sees persons; who directs decides about both. */
 export const voicesRoutes: readonly Route[] = [
-  endpoint('showVoices', ({ em, choir }) => showVoices(em, choir)),
+  endpoint('showVoices', ({ em, choir, role }) => showVoices(em, choir, role)),
   endpoint('saveVoices', ({ em, choir, body }) => saveVoices(em, choir, body)),
   endpoint('saveParts', async ({ em, choir, body }) => {
     await saveParts(em, choir, body);

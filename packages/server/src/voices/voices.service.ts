@@ -1,22 +1,28 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { SaveVoices, Voices } from '@wide-fern/contract';
+import type { Role, SaveVoices, Voices } from '@wide-fern/contract';
 import { usualTrims } from '@wide-fern/core';
 import type { Choir } from '../db/entities/choir';
+import { discreetSections, seesPersons } from './discreet';
 import { sectionsOf } from './sections';
 import { asPart, partsOf } from './parts.service';
 import { Singer } from '../db/entities/voices';
 
 /** Parts and sections as anyone in the choir sees them: sections, never persons. */
-export async function showVoices(em: EntityManager, choir: Choir): Promise<Voices> {
+export async function showVoices(
+  em: EntityManager,
+  choir: Choir,
+  forRole: Role = 'director',
+): Promise<Voices> {
   const parts = await partsOf(em, choir);
   const singers = await em.find(Singer, { choir, onLeave: false });
   const all = singers.map((singer) => ({ singer, away: false, states: [] }));
   const sharePercent = choir.sharePercent ?? 85;
   const trims = choir.trims ?? usualTrims;
   const setting = { share: sharePercent / 100, trims, condition: 'rested' as const };
+  const sections = sectionsOf(parts, all, setting);
   return {
     parts: parts.map(asPart),
-    sections: sectionsOf(parts, all, setting),
+    sections: seesPersons(forRole) ? sections : discreetSections(sections, parts, setting),
     sharePercent,
     trims,
   };

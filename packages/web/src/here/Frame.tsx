@@ -5,6 +5,7 @@ import { Mark } from '../ui/Mark';
 import { Name } from '../ui/words';
 import { AsideNotice } from './AsideNotice';
 import { ClosingNotice } from './ClosingNotice';
+import { RoomNotice } from './RoomNotice';
 import { useHere } from './session';
 
 /** The places of the application, as plain words in the head. */
@@ -105,6 +106,7 @@ export function Frame({
       </Flex>
       <AsideNotice />
       <ClosingNotice />
+      {place && <RoomNotice place={place} />}
       <Box as="main" flex="1" display="flex" flexDirection="column" minH={0}>
         {children}
       </Box>

@@ -13,6 +13,7 @@ import { CloseChoir, LeaveChoir } from './Leaving';
 import { Members } from './Members';
 import { PhraseField } from './PhraseField';
 import { Records } from './Records';
+import { Room } from './Room';
 import { Settings } from './Settings';
 
 function ChoirInUse() {
@@ -65,6 +66,11 @@ export default function ChoirPage() {
         <Passage title="Its name, clock and notes">
           <Settings />
         </Passage>
+        {mayEdit && (
+          <Passage title="What it keeps">
+            <Room />
+          </Passage>
+        )}
         <Passage title="Its breath">
           <PhraseField />
         </Passage>

@@ -1,0 +1,36 @@
+import type { Role } from '@wide-fern/contract';
+import { sectionOf, type Section, type SectionSetting } from '@wide-fern/core';
+import { fromColumns } from '../db/entities/limits';
+import type { VoicePart } from '../db/entities/voices';
+
+/** With fewer singers than this, what a section sings tells of persons. */
+const fewest = 3;
+
+const isTelling = ({ singers }: Section): boolean => singers > 0 && singers < fewest;
+
+/** Whether somebody of this role sees what persons can be told by. */
+export const seesPersons = (role: Role): boolean => role !== 'reader';
+
+/**
+ * Sections as a reader sees them: where fewer than three singers stand behind one, the part's usual
+ * figures in their place, and nothing of who is here or away.
+ */
+export function discreetSections(
+  sections: readonly Section[],
+  parts: readonly VoicePart[],
+  setting: SectionSetting,
+): Section[] {
+  return sections.map((section) => {
+    if (!isTelling(section)) {
+      const { away: _, ...rest } = section;
+      return section.singers === 0 ? rest : section;
+    }
+    const part = parts.find(({ code }) => code === section.id);
+    const { id, one, many, octave } = section;
+    // Of a part that is not the choir's any more nothing is known but what everybody can sing.
+    const usual = part ? fromColumns(part) : widest;
+    return sectionOf({ id, one, many, octave, ...usual }, [], setting);
+  });
+}
+
+const widest = { comfort: [36, 84], reach: [36, 84] } as const;
