@@ -11,3 +11,4 @@ export { withPending } from './presence/pending';
 export * from './presence/presence';
 export * from './queries';
 export * from './workers/open';
+export * from './workers/within';

@@ -187,10 +187,18 @@ test('evenings leave as a calendar file, and a list of dates comes in', async ({
   });
   await page.getByLabel('Calendar file to read').setInputFiles(file('x.ics', 'no calendar'));
   await expect(page.getByRole('alert')).toContainText('This is no calendar file');
+  // A rule that never comes true would never end: it is stopped, and the page stays alive.
+  const endless = [
+    'BEGIN:VCALENDAR',
+    ...['BEGIN:VEVENT', 'DTSTART:20260101T193000'],
+    ...['RRULE:FREQ=DAILY;BYMONTH=2;BYMONTHDAY=30', 'END:VEVENT', 'END:VCALENDAR', ''],
+  ].join('\r\n');
+  await page.getByLabel('Calendar file to read').setInputFiles(file('endless.ics', endless));
+  await expect(page.getByRole('alert')).toContainText('takes too long, so it was stopped');
   await page.getByLabel('Calendar file to read').setInputFiles(file('dates.ics', list));
   await expect(page.getByText('is here already')).toBeVisible();
   await page.getByRole('checkbox', { name: /Extra/ }).last().uncheck();
-  await page.getByRole('button', { name: 'Add 2 evenings' }).click();
+  await page.getByRole('button', { name: 'Add two evenings' }).click();
   await expect.poll(async () => (await eveningsOf(person)).length).toBe(3);
   expectNoComplaints(person.context);
 });

@@ -1,6 +1,7 @@
 import type { Exercise } from '@wide-fern/contract';
 import { readAbc } from './abc/read';
 import { openCompressed } from './container/compressed';
+import { midiInside, refuseForeign } from './container/foreign';
 import { textOfBytes } from './container/text';
 import { readCsv } from './csv/csv';
 import { refuse, type FoundMusic, type NotKept } from './common/found';
@@ -34,8 +35,10 @@ const startsWith = (bytes: Uint8Array, ...head: readonly number[]): boolean =>
 export function readFile(name: string, bytes: Uint8Array): ReadFile {
   if (bytes.length > largestFile) refuse(tooLarge(bytes.length));
   if (bytes.length === 0) refuse('This file is empty. Choose another one.');
+  refuseForeign(bytes);
   if (startsWith(bytes, 0x50, 0x4b)) return music(readMusicXml(openCompressed(bytes)));
-  if (startsWith(bytes, 0x4d, 0x54, 0x68, 0x64)) return music(readMidi(bytes));
+  const inside = midiInside(bytes);
+  if (startsWith(inside, 0x4d, 0x54, 0x68, 0x64)) return music(readMidi(inside));
   const text = textOfBytes(bytes).replace(/^\ufeff/, '');
   const start = text.trimStart();
   if (start.startsWith('<')) return music(readMusicXml(start));

@@ -1,5 +1,6 @@
 import type { PieceScore } from '@wide-fern/core';
 import { openCompressed } from './container/compressed';
+import { midiInside, refuseForeign } from './container/foreign';
 import { textOfBytes } from './container/text';
 import { refuse } from './common/found';
 import { readScoreMidi } from './midi/readScoreMidi';
@@ -25,7 +26,9 @@ const startsWith = (bytes: Uint8Array, ...head: readonly number[]): boolean =>
 export function readScore(bytes: Uint8Array, onProgress?: (share: number) => void): PieceScore {
   if (bytes.length > largestScore) refuse(scoreTooLarge(bytes.length));
   if (bytes.length === 0) refuse('This file is empty. Choose another one.');
-  if (startsWith(bytes, 0x4d, 0x54, 0x68, 0x64)) return readScoreMidi(bytes);
+  refuseForeign(bytes);
+  const inside = midiInside(bytes);
+  if (startsWith(inside, 0x4d, 0x54, 0x68, 0x64)) return readScoreMidi(inside);
   const text = startsWith(bytes, 0x50, 0x4b) ? openCompressed(bytes) : textOfBytes(bytes);
   const xml = text.replace(/^\ufeff/, '').trimStart();
   if (xml.startsWith('<')) return readScoreXml(xml, onProgress);

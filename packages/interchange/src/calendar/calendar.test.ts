@@ -1,31 +1,29 @@
 import fc from 'fast-check';
 import { UnreadableFile } from '../common/found';
-import { readCalendar, type LocalClock } from './read';
+import { readCalendar } from './read';
 import { writeCalendar } from './write';
 
 /** The clock of a zone, by what the platform knows of it. */
-const clockOf =
-  (timeZone: string): LocalClock =>
-  (moment) => {
-    const parts = Object.fromEntries(
-      new Intl.DateTimeFormat('en-GB', {
-        timeZone,
-        year: 'numeric',
-        month: '2-digit',
-        day: '2-digit',
-        hour: '2-digit',
-        minute: '2-digit',
-        hourCycle: 'h23',
-      })
-        .formatToParts(moment)
-        .map(({ type, value }) => [type, value]),
-    );
-    return {
-      date: `${parts.year}-${parts.month}-${parts.day}`,
-      time: `${parts.hour}:${parts.minute}`,
-    };
+function clockOf(timeZone: string, moment: Date) {
+  const parts = Object.fromEntries(
+    new Intl.DateTimeFormat('en-GB', {
+      timeZone,
+      year: 'numeric',
+      month: '2-digit',
+      day: '2-digit',
+      hour: '2-digit',
+      minute: '2-digit',
+      hourCycle: 'h23',
+    })
+      .formatToParts(moment)
+      .map(({ type, value }) => [type, value]),
+  );
+  return {
+    date: `${parts.year}-${parts.month}-${parts.day}`,
+    time: `${parts.hour}:${parts.minute}`,
   };
-const london = clockOf('Europe/London');
+}
+const london = { timeZone: 'Europe/London', today: '2026-10-01' };
 const calendar = (...lines: string[]) =>
   ['BEGIN:VCALENDAR', 'VERSION:2.0', 'PRODID:x', ...lines, 'END:VCALENDAR', ''].join('\r\n');
 const event = (...lines: string[]) => ['BEGIN:VEVENT', 'UID:1', ...lines, 'END:VEVENT'];
@@ -62,15 +60,15 @@ describe('evenings as a calendar', () => {
           const startsAt = new Date(Math.floor(moment.getTime() / 60_000) * 60_000);
           const endsAt = new Date(startsAt.getTime() + minutes * 60_000);
           const one = { id: 'a', name: 'Evening', startsAt, endsAt, place: '', description: '' };
-          const clock = clockOf(zone);
-          const { dates } = readCalendar(writeCalendar('x', [one], startsAt), clock);
+          const reading = { timeZone: zone, today: '2026-01-01' };
+          const { dates } = readCalendar(writeCalendar('x', [one], startsAt), reading);
           expect(dates).toEqual([
             {
               name: 'Evening',
               place: '',
-              date: clock(startsAt).date,
-              start: clock(startsAt).time,
-              end: clock(endsAt).time,
+              date: clockOf(zone, startsAt).date,
+              start: clockOf(zone, startsAt).time,
+              end: clockOf(zone, endsAt).time,
             },
           ]);
         },
@@ -116,6 +114,68 @@ describe('a list of dates', () => {
     expect(weekly('FREQ=WEEKLY').dates).toHaveLength(104);
     // A rule that never comes true ends too.
     expect(weekly('FREQ=YEARLY;UNTIL=20270101').dates).toHaveLength(1);
+  });
+  const tuesdays = (...more: string[]) =>
+    calendar(
+      ...event('SUMMARY:Tuesdays', 'DTSTART:20261020T193000', 'DTEND:20261020T213000', ...more),
+    );
+  const days = (text: string, reading = london) =>
+    readCalendar(text, reading).dates.map(({ date, start }) => `${date} ${start}`);
+
+  it('may have dates taken out, added, moved and cancelled', () => {
+    const rule = 'RRULE:FREQ=WEEKLY;COUNT=4';
+    expect(days(tuesdays(rule, 'EXDATE:20261027T193000', 'RDATE:20261029T180000'))).toEqual([
+      '2026-10-20 19:30',
+      '2026-10-29 18:00',
+      '2026-11-03 19:30',
+      '2026-11-10 19:30',
+    ]);
+    const changed = calendar(
+      ...event('SUMMARY:Tuesdays', 'DTSTART:20261020T193000', rule),
+      ...event(
+        'SUMMARY:In the crypt',
+        'RECURRENCE-ID:20261027T193000',
+        'DTSTART:20261028T180000',
+        'LOCATION:Crypt',
+      ),
+      ...event('STATUS:CANCELLED', 'RECURRENCE-ID:20261103T193000', 'DTSTART:20261103T193000'),
+    );
+    expect(days(changed)).toEqual(['2026-10-20 19:30', '2026-10-28 18:00', '2026-11-10 19:30']);
+    expect(readCalendar(changed, london).dates[1]).toMatchObject({
+      name: 'In the crypt',
+      place: 'Crypt',
+    });
+    const off = calendar(
+      ...event('SUMMARY:Off', 'STATUS:CANCELLED', 'DTSTART:20261201T193000'),
+      ...event('SUMMARY:On', 'DTSTART:20261202T193000'),
+    );
+    expect(days(off)).toEqual(['2026-12-02 19:30']);
+  });
+  it('may name a zone without saying what it is', () => {
+    const zoned = (zone: string) =>
+      calendar(...event('SUMMARY:x', `DTSTART;TZID=${zone}:20261202T210000`));
+    expect(days(zoned('Europe/Oslo'))).toEqual(['2026-12-02 20:00']);
+    expect(days(zoned('Fern/Nowhere'))).toEqual(['2026-12-02 21:00']);
+    expect(readCalendar(zoned('Fern/Nowhere'), london).notTaken).toEqual([
+      'x: its time zone is not known; taken as your clock.',
+    ]);
+  });
+  it('may be several calendars in one file', () => {
+    const one = calendar(...event('SUMMARY:a', 'DTSTART:20261201T193000'));
+    const other = calendar(...event('SUMMARY:b', 'DTSTART:20261202T193000'));
+    expect(days(one + other)).toEqual(['2026-12-01 19:30', '2026-12-02 19:30']);
+  });
+  it('is read from today on: what began years ago comes as it goes on', () => {
+    const old = calendar(
+      ...event('SUMMARY:Old', 'DTSTART:20100105T193000', 'RRULE:FREQ=WEEKLY'),
+      ...event('SUMMARY:Past', 'DTSTART:20200105T193000'),
+    );
+    const read = readCalendar(old, london);
+    expect(read.dates).toHaveLength(104);
+    expect(read.dates[0]!.date).toBe('2026-10-06');
+    expect(read.notTaken).toContain('One date has passed.');
+    // Where nothing comes, what has passed is better than nothing.
+    expect(days(tuesdays(), { ...london, today: '2027-01-01' })).toEqual(['2026-10-20 19:30']);
   });
   it.each([
     ['nothing', ''],

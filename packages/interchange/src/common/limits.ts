@@ -1,2 +1,2 @@
 /** More notes than this no choir score has. */
-export const mostScoreNotes = 120_000;
+export const mostScoreNotes = 80_000;

@@ -1,22 +1,28 @@
 import { refuse } from '../common/found';
 
-/** The encodings a file can name that are read as something else than UTF-8. */
-const known: Readonly<Record<string, string>> = {
-  'utf-16': 'utf-16le',
-  'utf-16le': 'utf-16le',
-  'utf-16be': 'utf-16be',
-  'iso-8859-1': 'windows-1252',
-  'latin-1': 'windows-1252',
-  'windows-1252': 'windows-1252',
-};
+/** Names of encodings that the platform knows by another one. */
+const other: Readonly<Record<string, string>> = { 'latin-1': 'windows-1252' };
+
+/** The name the platform knows an encoding by; undefined when it knows none. */
+function platformName(named: string): string | undefined {
+  try {
+    return new TextDecoder(other[named] ?? named).encoding;
+  } catch {
+    return undefined;
+  }
+}
 
 function namedEncoding(bytes: Uint8Array): string | undefined {
   const [a, b] = bytes;
   if (a === 0xff && b === 0xfe) return 'utf-16le';
   if (a === 0xfe && b === 0xff) return 'utf-16be';
+  // Without a mark the first letter of an XML text tells.
+  if (a === 0x3c && b === 0) return 'utf-16le';
+  if (a === 0 && b === 0x3c) return 'utf-16be';
   const head = String.fromCharCode(...bytes.slice(0, 200));
   const named = /^<\?xml[^>]*encoding=["']([\w-]+)["']/.exec(head)?.[1]?.toLowerCase();
-  return named === undefined ? undefined : known[named];
+  // What could be read so far is not written in two bytes a letter, whatever it says.
+  return named === undefined || named.startsWith('utf-16') ? undefined : platformName(named);
 }
 
 /**

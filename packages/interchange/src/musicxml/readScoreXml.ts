@@ -7,7 +7,8 @@ import { Structure } from './structure';
 import { Warnings } from '../common/warnings';
 
 const usualLimits = {
-  tags: 6_000_000,
+  // Eighty dense pages have fewer than a million.
+  tags: 2_000_000,
   tooMany: 'This file holds far more than a choir score does. It is not read.',
 };
 /** How a score looks, not how it sounds. */

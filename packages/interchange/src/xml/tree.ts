@@ -26,12 +26,21 @@ export interface Tree {
 interface Growing extends Tree {
   children: Growing[];
   text: string;
+  /** How many it has had, kept or not. */
+  count: number;
 }
 
 /** The children of an element without any. */
 const none: Growing[] = [];
 
 const deepest = 24;
+/** No element of music holds so many others (bars of a part, notes of a bar), or says so much of itself. */
+const mostChildren = 5000;
+const mostAttributes = 100;
+/** No bar, and nothing else that is taken as a whole, holds so many elements. */
+const mostHeld = 60_000;
+/** Signs that are spelled («&amp;») are slow to read, and rare. */
+const mostSpelled = 200_000;
 
 /** How often a word stands in a text, without making anything of it. */
 export function countOf(text: string, word: string): number {
@@ -46,6 +55,21 @@ function isBlank(text: string): boolean {
   return true;
 }
 
+/**
+ * Whether a document declares anything of its own: an entity, or more than nothing between the
+ * brackets of its type. Looked at once from its start to its end.
+ */
+function declaresEntities(xml: string): boolean {
+  if (/<!ENTITY/i.test(xml)) return true;
+  const begins = xml.search(/<!DOCTYPE/i);
+  if (begins < 0) return false;
+  const opens = xml.indexOf('[', begins);
+  const ends = xml.indexOf('>', begins);
+  if (opens < 0 || (ends >= 0 && ends < opens)) return false;
+  const closes = xml.indexOf(']', opens);
+  return closes < 0 || !isBlank(xml.slice(opens + 1, closes));
+}
+
 const damaged =
   'This is not a whole XML file: it breaks off or is damaged. Save it again and try once more.';
 
@@ -55,19 +79,29 @@ const damaged =
  * @throws UnreadableFile with words for a person
  */
 export function readTree(xml: string, { tags, tooMany, pass, take }: TreeLimits): Tree {
-  if (/<!ENTITY|<!DOCTYPE[^>[]*\[/i.test(xml)) {
+  if (declaresEntities(xml)) {
     refuse(
       'This file declares entities of its own, which is not safe to read. Save it again from the program that wrote it.',
     );
   }
   // The shortest element has four letters.
   if (xml.length / 4 > tags && countOf(xml, '<') > tags) refuse(tooMany);
-  const outside: Growing = { name: '', attributes: {}, children: [], text: '' };
+  if (countOf(xml, '&') > mostSpelled) refuse(tooMany);
+  const outside: Growing = { name: '', attributes: {}, children: [], text: '', count: 0 };
   const open: Growing[] = [outside];
   let now = outside;
   /** How deep inside an element that is passed over; 0 outside of any. */
   let passing = 0;
+  let attributesHere = 0;
+  let held = 0;
   const parser = new SaxesParser({ position: false });
+  parser.on('opentagstart', () => {
+    attributesHere = 0;
+  });
+  parser.on('attribute', () => {
+    attributesHere += 1;
+    if (attributesHere > mostAttributes) refuse(tooMany);
+  });
   parser.on('opentag', ({ name, attributes }) => {
     if (open.length + passing > deepest) {
       refuse('This file is nested deeper than music is; it cannot be read.');
@@ -82,7 +116,11 @@ export function readTree(xml: string, { tags, tooMany, pass, take }: TreeLimits)
       attributes: attributes as Tree['attributes'],
       children: none,
       text: '',
+      count: 0,
     };
+    now.count += 1;
+    held += 1;
+    if (now.count > mostChildren || held > mostHeld) refuse(tooMany);
     if (now.children === none) now.children = [here];
     else now.children.push(here);
     open.push(here);
@@ -95,7 +133,10 @@ export function readTree(xml: string, { tags, tooMany, pass, take }: TreeLimits)
     }
     const ended = open.pop()!;
     now = open[open.length - 1]!;
-    if (take?.(ended, now)) now.children.pop();
+    if (take?.(ended, now)) {
+      now.children.pop();
+      held = 0;
+    }
   });
   const add = (text: string) => {
     // What stands between elements is only how the file is laid out.

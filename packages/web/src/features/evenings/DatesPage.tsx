@@ -13,7 +13,7 @@ import { saveFile } from '../../ui/saveFile';
 import { Name, WordLink } from '../../ui/words';
 import { FoundList } from './FoundList';
 import { calendarEvents } from './model/dates';
-import { localOf } from './model/typed';
+import { readCalendarFile } from './model/readCalendar';
 
 /** The evenings as a calendar file, and evenings from a calendar's dates. */
 export default function DatesPage() {
@@ -53,15 +53,9 @@ export default function DatesPage() {
     if (!file) return;
     setTrouble(undefined);
     setFound(undefined);
-    const { readCalendar, UnreadableFile } = await import('@wide-fern/interchange/calendar');
-    try {
-      const dates = readCalendar(await file.text(), (moment) => localOf(moment, choir.timeZone));
-      setFound({ dates, file: file.name });
-    } catch (error) {
-      setTrouble(
-        error instanceof UnreadableFile ? error.message : 'This calendar could not be read.',
-      );
-    }
+    const reading = await readCalendarFile(file, choir.timeZone);
+    if (reading.kind === 'read') setFound({ dates: reading.dates, file: file.name });
+    else setTrouble(reading.message);
   };
   const store = async (wanted: StoreEvening[]) => {
     setStoring(true);

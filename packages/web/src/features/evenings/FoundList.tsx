@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, StoreEvening, Template } from '@wide-fern/contract';
 import type { FoundDates } from '@wide-fern/interchange/calendar';
-import { dayName } from '@wide-fern/words';
+import { counted, dayName } from '@wide-fern/words';
 import { useState } from 'react';
 import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
@@ -34,6 +34,7 @@ export function FoundList({
   const like = templates.find(({ id }) => id === template);
   const rows = dateRows(found.dates, evenings, choir.timeZone, { like, start, end }, leftOut);
   const wanted = eveningsOf(rows, like, choir.name);
+  const asksClock = found.dates.some((one) => one.start === null || one.end === null);
   const take = (at: number, isTaken: boolean) => {
     const next = new Set(leftOut);
     if (isTaken) next.delete(at);
@@ -60,7 +61,7 @@ export function FoundList({
             onChange={(event) => setTemplate(event.currentTarget.value)}
           />
         )}
-        {!like && (
+        {!like && asksClock && (
           <>
             <FormField
               label="Starts, where it is not said"
@@ -82,13 +83,19 @@ export function FoundList({
           <DateLine key={row.at} row={row} onTake={(isTaken) => take(row.at, isTaken)} />
         ))}
       </Box>
-      <MainButton
-        mt="10px"
-        disabled={storing || wanted.length === 0}
-        onClick={() => onStore(wanted)}
-      >
-        Add {wanted.length === 1 ? 'one evening' : `${wanted.length} evenings`}
-      </MainButton>
+      {rows.every(({ isHere }) => isHere) ? (
+        <Label mt="10px">All of these evenings are here already.</Label>
+      ) : (
+        <MainButton
+          mt="10px"
+          disabled={storing || wanted.length === 0}
+          onClick={() => onStore(wanted)}
+        >
+          {wanted.length === 0
+            ? 'Choose the dates to add'
+            : `Add ${counted(wanted.length, 'evening', 'evenings')}`}
+        </MainButton>
+      )}
     </Box>
   );
 }

@@ -3,8 +3,8 @@ import type { StoreEvening, Template } from '@wide-fern/contract';
 import { readCalendar, writeCalendar, type FoundDate } from '@wide-fern/interchange/calendar';
 import { ids, show, tidy } from '../../testing/page';
 import { FoundList } from './FoundList';
+import { newItem } from './model/typed';
 import { calendarEvents, dateRows, eveningsOf } from './model/dates';
-import { localOf, newItem } from './model/typed';
 
 const zone = 'Europe/London';
 const date = (day: string, more: Partial<FoundDate> = {}): FoundDate => ({
@@ -95,7 +95,7 @@ describe('dates of a calendar', () => {
       calendarEvents(evenings, 'Quarry Lane Singers'),
       new Date('2026-11-28T12:00:00Z'),
     );
-    const { dates } = readCalendar(text, (moment) => localOf(moment, zone));
+    const { dates } = readCalendar(text, { timeZone: zone, today: '2026-12-01' });
     expect(dates).toEqual([
       {
         name: 'Quarry Lane Singers: rehearsal',
@@ -148,7 +148,14 @@ describe('the list of dates', () => {
     fireEvent.click(add());
     expect(taken[0]!.map((one) => one.date)).toEqual(['2026-12-08']);
     fireEvent.click(ticks()[2]!);
-    expect(add().textContent).toBe('Add 2 evenings');
+    expect(add().textContent).toBe('Add two evenings');
+  });
+
+  it('asks for no clock where every date says it', async () => {
+    await list([{ ...date('2026-12-08'), start: '19:30', end: '21:30' }]);
+    expect(screen.queryByLabelText(/^Starts/)).toBeNull();
+    fireEvent.click(ticks()[0]!);
+    expect(screen.getByText('Choose the dates to add')).toBeTruthy();
   });
 
   it('asks for the clock only where no agenda says it', async () => {
@@ -164,6 +171,7 @@ describe('the list of dates', () => {
 
   it('has nothing to add when nothing is left', async () => {
     await list([date('2026-12-01')]);
-    expect(add().disabled).toBe(true);
+    expect(screen.getByText('All of these evenings are here already.')).toBeTruthy();
+    expect(screen.queryByRole('button', { name: /^Add/ })).toBeNull();
   });
 });
