@@ -8,6 +8,7 @@ export * from './edit/edits';
 export * from './edit/facts';
 export * from './edit/perform';
 export * from './evaluate';
+export * from './firstSteps';
 export * from './itemTime';
 export * from './needs';
 export * from './open';

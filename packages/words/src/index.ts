@@ -27,3 +27,4 @@ export * from './letters';
 export * from './records';
 export * from './dates';
 export * from './room';
+export * from './tonight/steps';

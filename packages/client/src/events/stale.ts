@@ -12,6 +12,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
   const { kind, evening, item, piece, exercise } = event;
   const evenings: Stale = { queryKey: keyOf('listEvenings', { choir }) };
   const list = { ...evenings, exact: true };
+  const room: Stale = { queryKey: keyOf('showRoom', { choir }) };
   const pieces: Stale = { queryKey: keyOf('listPieces', { choir }), exact: true };
   switch (kind) {
     case 'choir':
@@ -25,11 +26,11 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
     case 'templates':
       return [{ queryKey: keyOf('listTemplates', { choir }) }];
     case 'evenings':
-      return [evenings, pieces];
+      return [evenings, pieces, room];
     case 'evening':
       return evening === undefined
-        ? [evenings]
-        : [list, { queryKey: keyOf('showEvening', { choir, evening }), exact: true }, pieces];
+        ? [evenings, room]
+        : [list, room, { queryKey: keyOf('showEvening', { choir, evening }), exact: true }, pieces];
     // The sections of an evening rest on who is here.
     case 'presence':
       return evening === undefined
@@ -55,10 +56,11 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
       ];
     // What an evening asks rests on its pieces.
     case 'pieces':
-      return [{ queryKey: keyOf('listPieces', { choir }) }, evenings];
+      return [{ queryKey: keyOf('listPieces', { choir }) }, evenings, room];
     case 'piece':
       return [
         pieces,
+        room,
         ...(piece === undefined ? [] : [{ queryKey: keyOf('showPiece', { choir, piece }) }]),
         evenings,
       ];
@@ -69,6 +71,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
         { queryKey: keyOf('showVoices', { choir }) },
         { queryKey: keyOf('listSingers', { choir }) },
         evenings,
+        room,
       ];
   }
 }

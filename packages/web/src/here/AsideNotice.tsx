@@ -13,6 +13,7 @@ const kindWords: Readonly<Record<string, string>> = {
   list: 'a list that was being read',
   making: 'an exercise in the making',
   note: 'a note on an exercise',
+  steps: 'which first steps were skipped',
 };
 
 /** Something kept on this device cannot be read any more: it is said, and lies aside until a person decides. */

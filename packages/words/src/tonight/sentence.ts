@@ -18,6 +18,10 @@ export function whenInWords(startsAt: string, now: number, timeZone: string): st
   return day.format(moment) === day.format(now) ? 'Tonight' : weekday.format(moment);
 }
 
+/** More than this, in seconds, and more than this share of the time left open is no whole warm-up. */
+const leastLeft = 60;
+const shareLeft = 0.15;
+
 const minutesInWords = (seconds: number): string => {
   const minutes = Math.round(seconds / 60);
   return `${minutes} ${minutes === 1 ? 'minute' : 'minutes'}`;
@@ -26,7 +30,7 @@ const minutesInWords = (seconds: number): string => {
 /** «up to the F5 that “Lanterns over Slate” needs», or how far it falls short. */
 function reachInWords(plan: EvaluatedPlan, accidentals: AccidentalPreference): string {
   const need = decidingNeed(plan.document.tonight);
-  if (!need) return '';
+  if (!need) return '; no piece says yet what it has to prepare';
   const highest = highestSung(plan.segments, need.part);
   const wanted = `the ${noteName(need.highest, accidentals)} that “${need.highestIn}” needs`;
   if (highest === undefined) return `, but it sings nothing towards ${wanted}`;
@@ -41,6 +45,8 @@ export function readiness(
   accidentals: AccidentalPreference,
   /** Segments that left someone's comfort since the plan was made, because people or conditions changed. */
   misfits = 0,
+  /** A reader is not told whether small sections are known. */
+  isReader = false,
 ): Readiness {
   const whose = `${when}’s`;
   if (plan.segments.length === 0) {
@@ -72,9 +78,21 @@ export function readiness(
   if (over > 0) {
     return { sentence: `${whose} warm-up is ${lengthInFigures(over)} too long.`, act };
   }
+  const left = plan.allotted - plan.total;
+  if (left > Math.max(leastLeft, shareLeft * plan.allotted)) {
+    const sentence =
+      `${whose} warm-up is not whole yet: ${lengthInFigures(left)} of ${lengthInFigures(plan.allotted)} ` +
+      `${left === 60 ? 'is' : 'are'} still open.`;
+    return { sentence, act: 'Plan the rest' };
+  }
   const length = minutesInWords(plan.total);
-  return {
-    sentence: `${whose} warm-up is ready: ${length}, in your singers’ reach${reachInWords(plan, accidentals)}.`,
-    act,
-  };
+  const reach = reachInWords(plan, accidentals);
+  const { sections } = plan.document.tonight;
+  if (sections.every(({ singers, away = 0 }) => singers + away === 0)) {
+    const why = isReader
+      ? ''
+      : ' Nobody’s range is known here yet, so it rests on voices as they usually are.';
+    return { sentence: `${whose} warm-up is planned: ${length}${reach}.${why}`, act };
+  }
+  return { sentence: `${whose} warm-up is ready: ${length}, in your singers’ reach${reach}.`, act };
 }

@@ -27,6 +27,7 @@ import {
   sectionsChange,
 } from '@wide-fern/plan';
 import { DateRow } from './DateRow';
+import { FirstSteps } from './FirstSteps';
 import { nextEvening } from '../../here/dates';
 import { TonightBands } from './TonightBands';
 import { Carried } from './Carried';
@@ -75,20 +76,25 @@ export default function TonightPage() {
         {next ? (
           <NextEvening summary={next} width={width} />
         ) : (
-          <Empty
-            title={
-              evenings.data.length === 0 ? 'There is no evening yet' : 'No evening is coming up'
-            }
-          >
-            {mayEdit ? (
-              <>
-                Say when you rehearse, and how long the warm-up may take.{' '}
-                <WordLink to="/evenings/new">Add an evening</WordLink>
-              </>
-            ) : (
-              'A director or deputy adds the next one.'
-            )}
-          </Empty>
+          <>
+            <Box px={{ base: '16px', md: '40px' }}>
+              <FirstSteps isPlanned={false} planTo={undefined} />
+            </Box>
+            <Empty
+              title={
+                evenings.data.length === 0 ? 'There is no evening yet' : 'No evening is coming up'
+              }
+            >
+              {mayEdit ? (
+                <>
+                  Say when you rehearse, and how long the warm-up may take.{' '}
+                  <WordLink to="/evenings/new">Add an evening</WordLink>
+                </>
+              ) : (
+                'A director or deputy adds the next one.'
+              )}
+            </Empty>
+          </>
         )}
         {evenings.data.length > 0 && (
           <DateRow
@@ -136,7 +142,7 @@ function NextEvening({
   const when = whenInWords(summary.startsAt, Date.now(), choir.timeZone);
   const change = sectionsChange(plan.document, evening.data.tonight);
   const misfits = change?.segments.filter((one) => one.change.misfits.length > 0).length ?? 0;
-  const { sentence, act } = readiness(when, plan, choir.accidentals, misfits);
+  const { sentence, act } = readiness(when, plan, choir.accidentals, misfits, !mayEdit);
   const { start } = itemTime(evening.data, item);
   const moves = movesBySegment(plan, choir.accidentals);
   const margin = width < 700 ? 16 : 40;
@@ -176,6 +182,10 @@ function NextEvening({
           </Label>
         </Box>
       </Flex>
+      <FirstSteps
+        isPlanned={plan.segments.length > 0}
+        planTo={`/evenings/${summary.id}/plan/${item}`}
+      />
       <TonightBands
         evening={evening.data}
         item={item}

@@ -15,15 +15,33 @@ describe('the sentence of Tonight', () => {
     });
   });
   it('says that it is ready, how long, and that it reaches what is needed', () => {
-    expect(say(documentOf('coat-off', 'slate-steps')).sentence).toBe(
+    expect(say(documentOf('coat-off', 'slate-steps'), 150).sentence).toBe(
       'Tuesday’s warm-up is ready: 2 minutes, in your singers’ reach, up to the F5 that “Lanterns” needs.',
     );
   });
   it('says where it stops short', () => {
-    expect(say(documentOf('narrow-hum')).sentence).toMatch(
+    expect(say(documentOf('narrow-hum'), 75).sentence).toMatch(
       /but it stops at \S+, below the F5 that “Lanterns” needs/,
     );
-    expect(say(documentOf('coat-off')).sentence).toContain('sings nothing towards');
+    expect(say(documentOf('coat-off'), 75).sentence).toContain('sings nothing towards');
+  });
+  it('does not call ready what leaves most of the time open', () => {
+    expect(say(documentOf('coat-off', 'slate-steps'))).toEqual({
+      sentence: 'Tuesday’s warm-up is not whole yet: 12:31 of 15:00 are still open.',
+      act: 'Plan the rest',
+    });
+  });
+  it('claims no reach of singers that nobody asked, and says where no music asks for anything', () => {
+    const document = documentOf('coat-off', 'slate-steps');
+    const sections = document.tonight.sections.map((one) => ({ ...one, singers: 0 }));
+    const nobody = { ...document, tonight: { ...document.tonight, sections } };
+    expect(say(nobody, 150).sentence).toBe(
+      'Tuesday’s warm-up is planned: 2 minutes, up to the F5 that “Lanterns” needs. Nobody’s range is known here yet, so it rests on voices as they usually are.',
+    );
+    const silent = { ...document, tonight: { ...document.tonight, needs: [] } };
+    expect(say(silent, 150).sentence).toBe(
+      'Tuesday’s warm-up is ready: 2 minutes, in your singers’ reach; no piece says yet what it has to prepare.',
+    );
   });
   it('says what stands in the way', () => {
     expect(say(documentOf('coat-off'), 60).sentence).toBe('Tuesday’s warm-up is 0:10 too long.');
