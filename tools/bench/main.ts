@@ -16,6 +16,7 @@ import { endWith, say } from '../setup/say.mjs';
 import { measureExercises } from './exercises';
 import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
+import { measureLoad } from './load';
 import { measurePitch } from './pitch';
 import { measureScores } from './scores';
 import { measureVoices } from './voices';
@@ -87,6 +88,26 @@ function thousandProblems(): number {
   );
 }
 
+/** The server under load; the numbers of one run belong together. */
+async function benchServer(): Promise<void> {
+  const { few, many } = await measureLoad();
+  say(
+    '\n| 20 connections | a second | of an empty answer | 95 of 100 within | a second with 10,000 choirs |',
+  );
+  say('| --- | --- | --- | --- | --- |');
+  for (const [what, name] of [
+    ['an empty answer', 'empty'],
+    ['the session', 'session'],
+    ['an evening with its sections', 'evening'],
+    ['a plan saved', 'save'],
+  ] as const) {
+    const { perSecond, p95 } = few[name];
+    say(
+      `| ${what} | ${perSecond.toFixed(0)} | ${(perSecond / few.empty.perSecond).toFixed(2)} | ${p95.toFixed(0)} ms | ${many[name].perSecond.toFixed(0)} |`,
+    );
+  }
+}
+
 async function bench(): Promise<void> {
   say(
     `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}`,
@@ -156,4 +177,4 @@ async function bench(): Promise<void> {
   }
 }
 
-bench().catch(endWith);
+(process.argv[2] === 'server' ? benchServer() : bench()).catch(endWith);

@@ -3,9 +3,9 @@ import type { MikroORM } from '@mikro-orm/postgresql';
 import compression from 'compression';
 import express, { type Express } from 'express';
 import type { Logger } from 'pino';
-import { openApi } from '@wide-fern/contract';
+import { openApi, type EndpointName } from '@wide-fern/contract';
 import type { Route } from './access/endpoint';
-import { whoIs } from './access/whoIs';
+import { Callers } from './access/callers';
 import { accountRoutes, type AccountSettings } from './account/account.routes';
 import { choirRoutes } from './choir/choir.routes';
 import { refuseInDemo } from './demo/demo.service';
@@ -39,7 +39,7 @@ export const allRoutes = ({ hub, ...settings }: RouteSettings): Route[] => [
   ...choirRoutes(settings.hasDemo),
   ...demoRoutes(settings.hasDemo),
   ...eveningRoutes,
-  ...eventsRoutes(hub),
+  ...eventsRoutes({ hub, callers: settings.callers }),
   ...exercisesRoutes,
   ...piecesRoutes,
   ...planRoutes,
@@ -79,6 +79,9 @@ function description(): express.RequestHandler {
 /** Enough for a section that signs up in one room, too few for a program. */
 const usualCalls = 60;
 
+/** What is stored most often, and changes nothing of who may call. */
+const touchesNobody: readonly EndpointName[] = ['savePlan', 'changePresence'];
+
 /** The whole application: interface, pages and errors. */
 export function createApp(options: {
   readonly orm: MikroORM;
@@ -100,9 +103,20 @@ export function createApp(options: {
   readonly hasDemo?: boolean;
   /** So many sign-ups, visits to the demo, invitations or uploads one address or account may make in a quarter of an hour. */
   readonly mostCalls?: number;
+  /** So long a caller is remembered without asking the database. */
+  readonly rememberSeconds?: number;
 }): Express {
   const { orm, log, hub, webRoot, trustedProxies = 0, checkReplies = false } = options;
-  const { mailer, publicUrl, free, hasDemo = true, mostCalls = usualCalls } = options;
+  const {
+    mailer,
+    publicUrl,
+    free,
+    hasDemo = true,
+    mostCalls = usualCalls,
+    rememberSeconds = 5,
+  } = options;
+  const callers = new Callers(rememberSeconds);
+  if (rememberSeconds > 0) hub.onSignIns(callers.forget);
   const app = express();
   app.disable('x-powered-by');
   app.set('trust proxy', trustedProxies);
@@ -114,9 +128,12 @@ export function createApp(options: {
   app.get('/api/openapi.json', description());
   app.use(
     '/api',
-    mount(allRoutes({ hub, hasDemo, post: { mailer, publicUrl, log } }), {
+    mount(allRoutes({ hub, hasDemo, callers, post: { mailer, publicUrl, log } }), {
       orm,
-      whoIs,
+      whoIs: callers.whoIs,
+      changed: (name) => {
+        if (!touchesNobody.includes(name)) callers.forget();
+      },
       idOf: ({ id }) => id,
       limits: callLimits(orm, mostCalls),
       refuse: refuseInDemo,

@@ -10,6 +10,7 @@ import {
 } from '@wide-fern/contract';
 import type { Express } from 'express';
 import supertest from 'supertest';
+import { Callers } from './access/callers';
 import { allRoutes } from './app';
 import { testDatabase } from './testing/database';
 import { addEvening, join, signUp, testApp, testSettings, type Person } from './testing/people';
@@ -161,7 +162,12 @@ describe('every endpoint', () => {
 
   it('of the contract has a handler, and a line in the table of this test', () => {
     expect(
-      allRoutes({ hub: database.hub, hasDemo: true, post: settings() })
+      allRoutes({
+        hub: database.hub,
+        hasDemo: true,
+        callers: new Callers(0),
+        post: settings(),
+      })
         .map(({ name }) => name)
         .sort(),
     ).toEqual([...names].sort());

@@ -46,26 +46,20 @@ export async function beginSession(
   return { token, expiresAt };
 }
 
-/** Whose session a token is; undefined when it is none, has run out, or was not used for long. */
-export async function accountOf(
+/** Whether a browser was not seen for so long that it is signed out. */
+export const isIdle = (lastSeenAt: Date, now: Date): boolean =>
+  now.getTime() - lastSeenAt.getTime() > idleLimit;
+
+/** Notes, once an hour, that a browser was seen; answers when it was seen last. */
+export async function sawAgain(
   em: EntityManager,
-  token: string | undefined,
-  now = new Date(),
-): Promise<Account | undefined> {
-  if (!token) return undefined;
-  const session = await em.findOne(
-    AccountSession,
-    {
-      id: digestOf(token),
-      expiresAt: { $gt: now },
-      lastSeenAt: { $gt: new Date(now.getTime() - idleLimit) },
-    },
-    { populate: ['account'] },
-  );
-  if (session && now.getTime() - session.lastSeenAt.getTime() > hours) {
-    await em.nativeUpdate(AccountSession, { id: session.id }, { lastSeenAt: now });
-  }
-  return session?.account;
+  id: string,
+  lastSeenAt: Date,
+  now: Date,
+): Promise<Date> {
+  if (now.getTime() - lastSeenAt.getTime() <= hours) return lastSeenAt;
+  await em.nativeUpdate(AccountSession, { id }, { lastSeenAt: now });
+  return now;
 }
 
 export async function endSession(em: EntityManager, token: string | undefined): Promise<void> {

@@ -2,7 +2,8 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Session } from '@wide-fern/contract';
 import { endpoint, type Route } from '../access/endpoint';
 import { describeSession } from '../access/describe';
-import { accountOf, beginSession, endAllSessions, endSession } from '../access/session';
+import type { Callers } from '../access/callers';
+import { beginSession, endAllSessions, endSession } from '../access/session';
 import { acceptInvitation, lookAtInvitation } from '../choir/invitations.service';
 import type { Account } from '../db/entities/account';
 import { WithSession } from '../http/endpoint';
@@ -21,6 +22,7 @@ import {
 /** What the routes of accounts rest on. */
 export interface AccountSettings {
   readonly post: Post;
+  readonly callers: Callers;
   /** Whether there is a demo to look at. */
   readonly hasDemo: boolean;
 }
@@ -38,10 +40,8 @@ export async function welcome(
   return new WithSession(session, await describeSession(em, account, hasDemo));
 }
 
-const sessions = ({ hasDemo }: AccountSettings): readonly Route[] => [
-  endpoint('showSession', async ({ em, token }) =>
-    describeSession(em, await accountOf(em, token), hasDemo),
-  ),
+const sessions = ({ callers, hasDemo }: AccountSettings): readonly Route[] => [
+  endpoint('showSession', ({ em, token }) => callers.describe(em, token, hasDemo)),
   endpoint('signIn', async ({ em, body, userAgent }) =>
     welcome(em, await signIn(em, body), { userAgent }, hasDemo),
   ),

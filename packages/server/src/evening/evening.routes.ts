@@ -1,4 +1,7 @@
 import { endpoint, type Route } from '../access/endpoint';
+import { Written } from '../http/endpoint';
+import { remembered } from '../tonight/remembered';
+import { seesPersons } from '../voices/discreet';
 import {
   addEvenings,
   changeEvening,
@@ -20,9 +23,11 @@ export const eveningRoutes: readonly Route[] = [
     const made = await addEvenings(em, choir, body.evenings);
     return { added: made.length };
   }),
-  endpoint('showEvening', async ({ em, choir, role, params }) =>
-    showEvening(em, choir, await findEvening(em, choir, params.evening), role),
-  ),
+  endpoint('showEvening', async ({ em, choir, role, params: { evening: id } }) => {
+    const key = `${choir.id} ${id} ${seesPersons(role)}`;
+    const make = async () => showEvening(em, choir, await findEvening(em, choir, id), role);
+    return new Written(await remembered(em, { choir: choir.id, key }, make));
+  }),
   endpoint('changeEvening', async ({ em, choir, params, body }) =>
     showEvening(em, choir, await changeEvening(em, choir, params.evening, body)),
   ),

@@ -2,7 +2,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import { missedEvents } from '@wide-fern/contract';
 import type { Request, Response } from 'express';
 import { endpoint, type Route } from '../access/endpoint';
-import { whoIs } from '../access/whoIs';
+import type { Callers } from '../access/callers';
 import type { Choir } from '../db/entities/choir';
 import { Streaming } from '../http/endpoint';
 import { changesSince } from './backlog';
@@ -24,6 +24,12 @@ function lastSeen(request: Request, after: string | undefined): number | undefin
   return typeof said === 'string' && /^\d{1,15}$/.test(said) ? Number(said) : undefined;
 }
 
+/** Where changes come from, and who is asked whether somebody may still hear of them. */
+export interface Sources {
+  readonly hub: ChangeHub;
+  readonly callers: Callers;
+}
+
 interface Following {
   readonly em: EntityManager;
   readonly choir: Choir;
@@ -33,7 +39,7 @@ interface Following {
 
 /** Sends what changes in a choir for as long as the connection lasts and its caller may read. */
 async function follow(
-  hub: ChangeHub,
+  { hub, callers }: Sources,
   { em, choir, token, after }: Following,
   request: Request,
   response: Response,
@@ -52,7 +58,8 @@ async function follow(
   });
   const pulse = setInterval(() => {
     response.write(': \n\n');
-    void whoIs(em.fork(), token, choir.id)
+    void callers
+      .whoIs(em.fork(), token, choir.id)
       .then(({ membership }) => {
         if (!membership) response.end();
       })
@@ -77,12 +84,12 @@ async function follow(
 }
 
 /** One stream of changes for each choir; readers hear what kind of thing changed, never what. */
-export const eventsRoutes = (hub: ChangeHub): readonly Route[] => [
+export const eventsRoutes = (sources: Sources): readonly Route[] => [
   endpoint('followEvents', ({ em, choir, token, query }) => {
     const following = { em, choir, token, after: query.after };
     return Promise.resolve(
       new Streaming((request, response) => {
-        follow(hub, following, request, response).catch(() => response.end());
+        follow(sources, following, request, response).catch(() => response.end());
       }),
     );
   }),

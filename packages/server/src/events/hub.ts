@@ -10,11 +10,14 @@ type Listener = (told: Told) => void;
 export interface ChangeHub {
   /** Tells of a choir's changes from now on; answers with a way to stop. */
   readonly subscribe: (choir: string, listener: Listener) => Promise<() => void>;
+  /** Tells when anything of sessions, accounts, members or choirs changed, in whatever process. */
+  readonly onSignIns: (listener: () => void) => void;
   /** Ends every subscription. */
   readonly close: () => Promise<void>;
 }
 
 const channel = 'choir_change';
+const signIns = 'sign_in_change';
 const waits = [200, 1_000, 5_000];
 
 const notificationSchema = z.object({
@@ -27,6 +30,8 @@ const notificationSchema = z.object({
 /** Opens the one connection of this process on which PostgreSQL tells what was stored; at the first subscription. */
 export function changeHub(url: string, log: Logger): ChangeHub {
   const listeners = new Map<string, Set<Listener>>();
+  const ofSignIns = new Set<() => void>();
+  const forgetSignIns = () => ofSignIns.forEach((listener) => listener());
   let client: Promise<Client> | undefined;
   let closed = false;
 
@@ -40,13 +45,17 @@ export function changeHub(url: string, log: Logger): ChangeHub {
 
   async function connect(): Promise<Client> {
     const opened = new Client({ connectionString: url });
-    opened.on('notification', ({ payload }) => hear(payload));
+    opened.on('notification', (heard) => {
+      if (heard.channel === signIns) forgetSignIns();
+      else hear(heard.payload);
+    });
     opened.on('error', (error) => log.warn({ err: error }, 'the connection for changes broke'));
     opened.on('end', () => {
       client = undefined;
-      if (!closed && listeners.size > 0) void reconnect(0);
+      if (!closed && (listeners.size > 0 || ofSignIns.size > 0)) void reconnect(0);
     });
     await opened.connect();
+    await opened.query(`listen ${signIns}`);
     await opened.query(`listen ${channel}`);
     return opened;
   }
@@ -56,6 +65,7 @@ export function changeHub(url: string, log: Logger): ChangeHub {
     try {
       client ??= connect();
       await client;
+      forgetSignIns();
       for (const choir of listeners.keys()) tell(choir, 'missed');
     } catch {
       client = undefined;
@@ -82,8 +92,13 @@ export function changeHub(url: string, log: Logger): ChangeHub {
       }
       return stop;
     },
+    onSignIns(listener) {
+      ofSignIns.add(listener);
+      void reconnect(0);
+    },
     async close() {
       closed = true;
+      ofSignIns.clear();
       listeners.clear();
       await (await client?.catch(() => undefined))?.end();
     },

@@ -57,12 +57,17 @@ export class Streaming {
   constructor(readonly start: (request: Request, response: Response) => void) {}
 }
 
+/** A reply that is written already, as it was answered before. */
+export class Written {
+  constructor(readonly json: string) {}
+}
+
 type Returned<Reply> = Reply extends undefined ? void : Reply;
 
 /** What a handler answers with. */
 export type Answer<N extends EndpointName> = Api[N] extends { readonly reply: 'events' }
   ? Streaming
-  : Returned<ReplyOf<N>> | WithSession<ReplyOf<N>>;
+  : Returned<ReplyOf<N>> | WithSession<ReplyOf<N>> | Written;
 
 /** An endpoint with its handler, as the application mounts it and the tests walk it. */
 export interface Route<Account = unknown, Choir = unknown> {

@@ -20,6 +20,7 @@ import {
   refuseUnlessAllowed,
   Streaming,
   WithSession,
+  Written,
   type Call,
   type Route,
   type SessionCookie,
@@ -46,6 +47,8 @@ export interface Mounting<Account, Choir> {
   readonly idOf: (account: Account) => string;
   /** Counts calls of endpoints that limit them. */
   readonly limits: Limits;
+  /** Told when an endpoint that changes something has done so. */
+  readonly changed?: (name: EndpointName) => void;
   /** Refuses what is not done in a choir of its kind, whoever asks. */
   readonly refuse?: (choir: Choir, name: EndpointName) => void;
   /** How much room is left where the data lies. */
@@ -81,6 +84,8 @@ function send(response: Response, { reply, makes }: Described, body: unknown): v
   else if (reply === 'file') {
     const { name, bytes } = body as { name: string; bytes: Buffer };
     response.attachment(name).type('application/octet-stream').send(bytes);
+  } else if (body instanceof Written) {
+    response.status(200).type('application/json').send(body.json);
   } else response.status(makes ? 201 : 200).json(body);
 }
 
@@ -114,7 +119,16 @@ async function count(limits: readonly RequestHandler[], request: Request, respon
  */
 export function mount<Account, Choir>(
   routes: readonly Route<Account, Choir>[],
-  { orm, whoIs, idOf, limits, refuse, free, checkReplies = false }: Mounting<Account, Choir>,
+  {
+    orm,
+    whoIs,
+    idOf,
+    limits,
+    refuse,
+    changed,
+    free,
+    checkReplies = false,
+  }: Mounting<Account, Choir>,
 ): Router {
   const router = Router();
   for (const route of routes) {
@@ -145,13 +159,15 @@ export function mount<Account, Choir>(
         most === undefined
           ? await handle(checkedBody(route.name, request))
           : await withReceived(request, { sender: params.choir ?? '', most }, handle);
+      if (method !== 'GET') changed?.(route.name);
       if (answer instanceof Streaming) {
         answer.start(request, response);
         return;
       }
       const withSession = answer instanceof WithSession;
       const reply: unknown = withSession ? answer.reply : answer;
-      if (checkReplies) checkReply(route.name, reply);
+      if (checkReplies)
+        checkReply(route.name, reply instanceof Written ? JSON.parse(reply.json) : reply);
       if (withSession) setSession(request, response, answer.session);
       send(response, one, reply);
     };

@@ -1,12 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Mark } from '../ui/Mark';
 import { Name } from '../ui/words';
 import { AsideNotice } from './AsideNotice';
-import { ClosingNotice } from './ClosingNotice';
-import { RoomNotice } from './RoomNotice';
 import { useHere } from './session';
+
+/** Rarely said, so they come after the page. */
+const Notices = lazy(() => import('./Notices'));
 
 /** The places of the application, as plain words in the head. */
 const places = [
@@ -105,8 +106,9 @@ export function Frame({
         </Flex>
       </Flex>
       <AsideNotice />
-      <ClosingNotice />
-      {place && <RoomNotice place={place} />}
+      <Suspense fallback={null}>
+        <Notices place={place} />
+      </Suspense>
       <Box as="main" flex="1" display="flex" flexDirection="column" minH={0}>
         {children}
       </Box>

@@ -5,6 +5,7 @@ import { Migration20261126012229 } from './Migration20261126012229';
 import { Migration20261128145356 } from './Migration20261128145356';
 import { Migration20261128150000 } from './Migration20261128150000';
 import { Migration20261128204247 } from './Migration20261128204247';
+import { Migration20261128215900 } from './Migration20261128215900';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -15,4 +16,5 @@ export const migrations = [
   { name: 'Migration20261128145356', class: Migration20261128145356 },
   { name: 'Migration20261128150000', class: Migration20261128150000 },
   { name: 'Migration20261128204247', class: Migration20261128204247 },
+  { name: 'Migration20261128215900', class: Migration20261128215900 },
 ] as const;

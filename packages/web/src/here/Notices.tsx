@@ -1,0 +1,12 @@
+import { ClosingNotice } from './ClosingNotice';
+import { RoomNotice } from './RoomNotice';
+
+/** What is said at the top of every page of a place, when there is something to say. */
+export default function Notices({ place }: { readonly place: string | undefined }) {
+  return (
+    <>
+      <ClosingNotice />
+      {place && <RoomNotice place={place} />}
+    </>
+  );
+}
