@@ -289,3 +289,20 @@ test('what is on its way, broken, or nowhere is said', async ({ browser }) => {
     timeout: 15_000,
   });
 });
+
+test('each page names its tab, and the keyboard goes past the head', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const page = await person.context.newPage();
+  await page.goto('/voices');
+  await expect(page).toHaveTitle('What each section sings easily · Test Choir');
+  await page.goto('/choir');
+  await expect(page).toHaveTitle('Test Choir');
+  await page.goto('/account');
+  await expect(page).toHaveTitle('Wren Aldous · Test Choir');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: 'To the page' })).toBeFocused();
+  await expect(page.getByRole('link', { name: 'To the page' })).toBeInViewport();
+  await page.keyboard.press('Enter');
+  await page.keyboard.press('Tab');
+  await expect(page.getByRole('link', { name: /the choir’s settings/ })).toBeFocused();
+});

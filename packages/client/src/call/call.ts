@@ -22,6 +22,11 @@ export class ApiError extends Error {
     super(message);
   }
 
+  /** Something broke on the server: once may be chance, twice is a fault that asking again does not mend. */
+  get isFault(): boolean {
+    return this.status === 500;
+  }
+
   /** Trying again may help: no connection, or the server is in trouble. */
   get mayPass(): boolean {
     return this.status === 0 || this.status >= 500 || this.status === 429;

@@ -113,6 +113,27 @@ describe('autosave', () => {
     expect(store.getState().saving.kind).toBe('saved');
   });
 
+  it('stops when the server breaks on it twice, says so, keeps it, and tries once with the next change', async () => {
+    const { it: outside, answers, pass, kept, sent } = world();
+    const store = createPlanStore(planOf(document), document);
+    startAutosave(store, outside);
+    const fault = () => new ApiError(500, 'unexpected', 'Something went wrong (abc).');
+    answers.push(fault(), fault());
+    store.getState().edit(takeOut('pulley'));
+    await pass();
+    expect(store.getState().saving.kind).toBe('waiting');
+    await pass();
+    expect(store.getState().saving).toEqual({
+      kind: 'refused',
+      message: 'Something went wrong (abc).',
+    });
+    expect(await pass()).toEqual([]);
+    expect([sent.length, kept.at(-1)]).toEqual([2, true]);
+    store.getState().edit(takeOut('narrow-hum'));
+    await pass();
+    expect(store.getState().saving.kind).toBe('saved');
+  });
+
   it('says what the server refuses, and that someone is signed out, without trying on', async () => {
     for (const [error, kind] of [
       [new ApiError(400, 'invalid', 'Too many.'), 'refused'],

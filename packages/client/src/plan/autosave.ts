@@ -22,6 +22,8 @@ class Saver {
   private cancel: (() => void) | undefined;
   private busy = false;
   private failures = 0;
+  /** How often in a row the server broke on what was sent. */
+  private faults = 0;
 
   constructor(
     private readonly store: PlanStore,
@@ -50,6 +52,7 @@ class Saver {
     try {
       const plan = await this.world.save({ version, document, edits: [...unsaved] });
       this.failures = 0;
+      this.faults = 0;
       stored(document, plan, unsaved);
       this.goOn();
     } catch (error) {
@@ -111,10 +114,13 @@ class Saver {
   private async fail(error: unknown, mine: PlanDocument): Promise<void> {
     const { setSaving } = this.store.getState();
     const wait = () => this.waitAndRetry();
+    const isFault = error instanceof ApiError && error.isFault;
+    this.faults = isFault ? this.faults + 1 : 0;
     if (!(error instanceof ApiError)) wait();
     else if (error.status === 409) await this.meet(mine).catch(wait);
     else if (error.status === 401) setSaving({ kind: 'signed-out' });
-    else if (!error.mayPass) setSaving({ kind: 'refused', message: error.message });
+    else if (!error.mayPass || this.faults > 1)
+      setSaving({ kind: 'refused', message: error.message });
     else wait();
   }
 

@@ -104,6 +104,23 @@ describe('who is here, on its way to the server', () => {
     expect(outbox.store.getState()).toEqual({ pending: {}, trouble: undefined });
   });
 
+  it('is kept, and not sent for ever, when the server breaks on it twice', async () => {
+    const { it: outside, sent, answer, pass, due } = world();
+    const outbox = presenceOutbox('me', 'evening', outside);
+    const fault = () => new ApiError(500, 'unexpected', 'Something went wrong (abc).');
+    outbox.change({ singers: [away(a)] });
+    await answer(fault());
+    expect(due()).toBe(1);
+    await pass();
+    await answer(fault());
+    expect([sent.length, due()]).toEqual([2, 0]);
+    expect(outbox.store.getState().trouble?.message).toContain('abc');
+    expect(readPending('me', 'evening')).toEqual({ singers: [away(a)] });
+    outbox.sendNow();
+    await answer(presence(away(a)));
+    expect(outbox.store.getState()).toEqual({ pending: {}, trouble: undefined });
+  });
+
   it('is sent at once when that is asked for, and then not a second time', async () => {
     const { it: outside, sent, answer, due } = world();
     const outbox = presenceOutbox('me', 'evening', outside);

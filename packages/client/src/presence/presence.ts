@@ -47,6 +47,8 @@ export function presenceOutbox(
     trouble: undefined,
   }));
   let sending = false;
+  /** How often in a row the server broke on what was sent. */
+  let faults = 0;
   let stopped = false;
   let callOff: (() => void) | undefined;
 
@@ -63,6 +65,9 @@ export function presenceOutbox(
       return;
     }
     store.setState({ trouble: { message: messageOf(error), refused: false } });
+    faults = error instanceof ApiError && error.isFault ? faults + 1 : 0;
+    // Twice the same fault: it is kept, and sent again only when somebody says so or changes something.
+    if (faults > 1) return;
     if (!stopped) callOff = world.later(tryAgain, () => void send());
   }
 
@@ -75,6 +80,7 @@ export function presenceOutbox(
       while (!isNothing(store.getState().pending)) {
         const { pending } = store.getState();
         saved = await world.save(pending);
+        faults = 0;
         hold(without(store.getState().pending, pending));
         store.setState({ trouble: undefined });
       }

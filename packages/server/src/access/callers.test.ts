@@ -23,7 +23,7 @@ describe('a caller who is remembered', () => {
   let other: Express;
   let owner: Person;
   let member: Person;
-  beforeAll(async () => {
+  beforeAll(() => {
     // Two processes' worth, each with its own memory; an hour, so that only events end it.
     const remembering = () => createApp({ ...testSettings(database), rememberSeconds: 3600 });
     [app, other] = [remembering(), remembering()];

@@ -1,4 +1,4 @@
-import type { EntityManager } from '@mikro-orm/postgresql';
+import { ReferenceKind, type EntityManager } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
 import type { Session } from '@wide-fern/contract';
 import { Account, AccountSession } from '../db/entities/account';
@@ -25,7 +25,7 @@ const most = 5000;
 /** A row's own values, without what it refers to. */
 function valuesOf(em: EntityManager, name: 'Account' | 'Choir', entity: object): Row {
   const { props } = em.getMetadata().get(name);
-  const own = props.filter(({ kind }) => kind === 'scalar');
+  const own = props.filter(({ kind }) => kind === ReferenceKind.SCALAR);
   return Object.fromEntries(
     own.map(({ name: key }) => [key, (entity as Record<string, unknown>)[key]]),
   );

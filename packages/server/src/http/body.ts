@@ -17,8 +17,16 @@ const run = (handler: RequestHandler, request: Request, response: Response): Pro
     });
   });
 
-const json = express.json({ limit: jsonLimit });
-const smallJson = express.json({ limit: openLimit });
+/**
+ * Bodies without an escaped sign: what cannot be kept can only be written as one, since nobody writes
+ * it as itself (a control character is no JSON, half a character no UTF-8).
+ */
+const plain = new WeakSet<object>();
+const verify = (request: object, _response: object, body: Buffer): void => {
+  if (!body.includes('\\u')) plain.add(request);
+};
+const json = express.json({ limit: jsonLimit, verify });
+const smallJson = express.json({ limit: openLimit, verify });
 
 /** Reads what was sent, once it is known that the caller may send it. */
 export async function readBody(
@@ -40,8 +48,8 @@ function refuseUnstorable(value: unknown): void {
 }
 
 /** What was sent as its schema has it; what is wrong is named field by field. */
-function checked(schema: z.ZodType, value: unknown): unknown {
-  refuseUnstorable(value);
+function checked(schema: z.ZodType, value: unknown, isPlain = false): unknown {
+  if (!isPlain) refuseUnstorable(value);
   const result = schema.safeParse(value);
   if (result.success) return result.data;
   const fields: Record<string, string> = {};
@@ -57,7 +65,7 @@ export function checkedBody(name: EndpointName, request: Request): unknown {
   const { body } = described(name);
   if (!body) return undefined;
   if (request.body === undefined) throw problem('bad_json', 'missing');
-  return checked(body, request.body);
+  return checked(body, request.body, plain.has(request));
 }
 
 /** What stands behind the question mark, the first of each name. */

@@ -45,9 +45,12 @@ export function thinned<V extends DatedVersion>(versions: readonly V[], now: Dat
 /** A plan is thinned out when it has been saved so many times more. */
 const every = 50;
 
+/** Whether a plan's versions are thinned out when it is saved with this one. */
+export const isThinnedAt = (version: number): boolean => version % every === 0;
+
 /** Thins out what is kept of a plan's versions, now and then. */
 export async function thinOut(em: EntityManager, plan: Plan, now: Date): Promise<void> {
-  if (plan.version % every !== 0) return;
+  if (!isThinnedAt(plan.version)) return;
   const rows = await em.find(PlanVersion, { plan }, { orderBy: { version: 'asc' } });
   const kept = new Map(
     thinned(

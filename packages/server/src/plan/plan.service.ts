@@ -13,9 +13,10 @@ import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
 import type { Evening } from '../db/entities/evening';
 import { upcastStored } from '@wide-fern/plan';
+import { lean } from '../db/lean';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
-import { thinOut } from './history';
+import { isThinnedAt, thinOut } from './history';
 import { Plan, PlanVersion } from '../db/entities/plan';
 
 const asView = (plan: Plan): PlanView => ({
@@ -44,6 +45,53 @@ export async function showPlan(
   checkItem(evening, item);
   const plan = await em.findOne(Plan, { choir, evening, item }, { populate: ['savedBy'] });
   return plan ? asView(plan) : null;
+}
+
+/** Stores over the version it started from, where that is the present one; and keeps the version, in one statement. */
+const saveOver = `
+  with saved as (
+    update plan
+       set document = ?::jsonb, version = plan.version + 1, saved_at = ?, saved_by_id = ?
+      from evening
+     where plan.evening_id = ? and plan.item = ? and plan.version = ? and plan.choir_id = ?
+       and evening.id = plan.evening_id and evening.choir_id = plan.choir_id
+       and exists (
+         select 1 from jsonb_array_elements(evening.agenda) one
+          where one ->> 'id' = plan.item and one ->> 'kind' in ('warm-up', 'cool-down'))
+    returning plan.id, plan.version, plan.saved_at, plan.saved_by_id),
+  remembered as (
+    insert into plan_version (id, plan_id, version, saved_at, saved_by_id, edits)
+      select gen_random_uuid(), id, version, saved_at, saved_by_id, ?::jsonb from saved)
+  select id, version from saved`;
+
+/**
+ * Stores a plan over the version it started from, as a window that is worked in does every moment.
+ * @returns undefined where there is no such version: then it has to be seen why.
+ */
+export async function savePlanOver(
+  em: EntityManager,
+  where: { choir: Choir; evening: string; item: string; account: Account },
+  { version, document, edits }: SavePlan,
+): Promise<PlanView | undefined> {
+  const { choir, evening, item, account } = where;
+  const savedAt = new Date();
+  const [row] = await lean<{ id: string; version: number }>(em, saveOver, [
+    JSON.stringify(document),
+    savedAt,
+    account.id,
+    evening,
+    item,
+    version,
+    choir.id,
+    JSON.stringify(edits),
+  ]);
+  if (!row) return undefined;
+  if (isThinnedAt(row.version)) {
+    const plan = await em.findOne(Plan, { id: row.id });
+    if (plan) await thinOut(em, plan, savedAt);
+  }
+  const { name: savedBy } = account;
+  return { id: row.id, version: row.version, savedAt: savedAt.toISOString(), savedBy, document };
 }
 
 /**

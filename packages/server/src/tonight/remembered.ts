@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { LRUCache } from 'lru-cache';
+import { lean } from '../db/lean';
 
 /** So many answers are remembered, of at most so many letters in all. */
 const most = 2000;
@@ -19,9 +20,11 @@ const answers = new LRUCache<string, Answer>({
 
 /** The last change of a choir: rises with everything that is stored in it, whoever stores it. */
 async function lastChange(em: EntityManager, choir: string): Promise<string> {
-  const [row]: { last: string | null }[] = await em
-    .getConnection()
-    .execute('select max(id)::text as last from choir_change where choir_id = ?', [choir]);
+  const [row] = await lean<{ last: string | null }>(
+    em,
+    'select max(id)::text as last from choir_change where choir_id = ?',
+    [choir],
+  );
   return row?.last ?? '';
 }
 

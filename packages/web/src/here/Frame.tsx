@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lazy, Suspense, type ReactNode } from 'react';
+import { lazy, Suspense, useRef, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Mark } from '../ui/Mark';
 import { Name } from '../ui/words';
 import { AsideNotice } from './AsideNotice';
 import { useHere } from './session';
+import { usePageTitle } from './usePageTitle';
 
 /** Rarely said, so they come after the page. */
 const Notices = lazy(() => import('./Notices'));
@@ -25,6 +26,40 @@ const initialsOf = (name: string): string =>
     .slice(0, 2)
     .join('');
 
+const pageId = 'page';
+
+/** Leads whoever goes by keyboard past the head; seen only while it has the focus. */
+function SkipLink() {
+  return (
+    <Box
+      asChild
+      position="absolute"
+      left="8px"
+      top="-60px"
+      zIndex={2}
+      px="12px"
+      py="8px"
+      bg="sheet"
+      color="fern"
+      borderWidth="1px"
+      borderColor="fern"
+      borderRadius="3px"
+      _focus={{ top: '8px' }}
+    >
+      <a
+        href={`#${pageId}`}
+        onClick={(event) => {
+          // The address stays as it is: it may hold what is chosen.
+          event.preventDefault();
+          document.getElementById(pageId)?.focus();
+        }}
+      >
+        To the page
+      </a>
+    </Box>
+  );
+}
+
 /** A page with its head: mark, choir, places, what was saved, and the person. */
 export function Frame({
   place,
@@ -36,8 +71,11 @@ export function Frame({
   readonly children: ReactNode;
 }) {
   const { account, choir } = useHere();
+  const page = useRef<HTMLDivElement>(null);
+  usePageTitle(page, choir.name);
   return (
     <Box minH="100dvh" display="flex" flexDirection="column">
+      <SkipLink />
       <Flex
         as="header"
         h="48px"
@@ -109,7 +147,16 @@ export function Frame({
       <Suspense fallback={null}>
         <Notices place={place} />
       </Suspense>
-      <Box as="main" flex="1" display="flex" flexDirection="column" minH={0}>
+      <Box
+        as="main"
+        id={pageId}
+        tabIndex={-1}
+        ref={page}
+        flex="1"
+        display="flex"
+        flexDirection="column"
+        minH={0}
+      >
         {children}
       </Box>
     </Box>

@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { useEffect, type ReactNode } from 'react';
 import { Mark } from '../../ui/Mark';
 import { Name } from '../../ui/words';
 
@@ -11,6 +11,9 @@ export function AccountFrame({
   readonly title: string;
   readonly children: ReactNode;
 }) {
+  useEffect(() => {
+    document.title = `${title} · Wide Fern`;
+  }, [title]);
   return (
     <Box as="main" minH="100dvh" px="24px" py={{ base: '40px', md: '9vh' }}>
       <Box maxW="440px" mx="auto">
