@@ -117,7 +117,7 @@ export const roomSchema = z.array(
 export type Room = z.infer<typeof roomSchema>;
 
 /** What a choir remembers of who did what. */
-export const recordedKinds = [
+const recordedKinds = [
   'signed-in',
   'invited',
   'invitation-taken-back',

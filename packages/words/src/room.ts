@@ -16,7 +16,7 @@ const figure = (of: KeptKind, count: number): string =>
   of === 'files' ? `${Math.round(count / 1_000_000)} MB` : count.toLocaleString('en-GB');
 
 /** «500 MB of scores», «1,950 pieces»: how much of something a choir keeps. */
-export function keptInWords(of: KeptKind, count: number): string {
+function keptInWords(of: KeptKind, count: number): string {
   if (of === 'files') return `${figure(of, count)} of scores`;
   return `${figure(of, count)} ${formFor(count, ...keptWords[of])}`;
 }

@@ -3,7 +3,6 @@ import { lazy, Suspense, useRef, type ReactNode } from 'react';
 import { Link } from 'react-router';
 import { Mark } from '../ui/Mark';
 import { Name } from '../ui/words';
-import { AsideNotice } from './AsideNotice';
 import { useHere } from './session';
 import { usePageTitle } from './usePageTitle';
 
@@ -143,7 +142,6 @@ export function Frame({
           </Box>
         </Flex>
       </Flex>
-      <AsideNotice />
       <Suspense fallback={null}>
         <Notices place={place} />
       </Suspense>

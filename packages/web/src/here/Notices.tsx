@@ -1,3 +1,4 @@
+import { AsideNotice } from './AsideNotice';
 import { ClosingNotice } from './ClosingNotice';
 import { RoomNotice } from './RoomNotice';
 
@@ -5,6 +6,7 @@ import { RoomNotice } from './RoomNotice';
 export default function Notices({ place }: { readonly place: string | undefined }) {
   return (
     <>
+      <AsideNotice />
       <ClosingNotice />
       {place && <RoomNotice place={place} />}
     </>
