@@ -17,6 +17,8 @@ import { join, resolve } from 'node:path';
 /** A private PostgreSQL: on a socket that only we reach, or (for tests) on loopback. */
 export interface Cluster {
   readonly port: number;
+  /** The folder of its socket. */
+  readonly sockets: string;
   readonly pid: number;
   /** Whether it was found running, left by a process that is gone. */
   readonly found: boolean;
@@ -155,7 +157,8 @@ export async function startCluster(options: {
   readonly bin: string;
   readonly dir: string;
   readonly durable?: boolean;
-  readonly port?: number;
+  /** Where one that ended listened, so that whoever used it finds the new one. */
+  readonly again?: Pick<Cluster, 'port' | 'sockets'>;
 }): Promise<Cluster> {
   const { bin, durable = false } = options;
   const who = serverAccount();
@@ -176,13 +179,15 @@ export async function startCluster(options: {
     };
     const { pid, port, sockets } = found;
     const url = addressOf(port, durable ? sockets : undefined);
-    return { pid, port, dir, found: true, url, ended, stop };
+    return { pid, port, sockets, dir, found: true, url, ended, stop };
   }
   // A socket path may have at most 107 bytes, so it never lies inside the project.
-  const sockets = mkdtempSync(join(tmpdir(), 'pg-'));
+  const { again } = options;
+  const sockets = again?.sockets ?? mkdtempSync(join(tmpdir(), 'pg-'));
+  mkdirSync(sockets, { recursive: true });
   chmodSync(sockets, 0o700);
   if (who) chownSync(sockets, who.uid, who.gid);
-  const port = options.port ?? (await freePort());
+  const port = again?.port ?? (await freePort());
   const settings = [
     'max_connections=100',
     'shared_buffers=64MB',
@@ -219,5 +224,5 @@ export async function startCluster(options: {
     return ended;
   };
   const url = addressOf(port, durable ? sockets : undefined);
-  return { port, pid: server.pid!, dir, found: false, url, ended, stop };
+  return { port, sockets, pid: server.pid!, dir, found: false, url, ended, stop };
 }

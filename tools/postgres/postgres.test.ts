@@ -35,7 +35,13 @@ describe('the private database', () => {
     // Taken over as it is, by its socket.
     const again = await startCluster({ bin, dir, durable: true });
     expect([again.found, again.url('app')]).toEqual([true, own.url('app')]);
-    await own.stop();
+    // One that ended comes back where it was: whoever used it finds it again.
+    process.kill(own.pid, 'SIGKILL');
+    await own.ended;
+    const back = await startCluster({ bin, dir, durable: true, again: own });
+    expect([back.found, back.url('app')]).toEqual([false, own.url('app')]);
+    await execute(own.url('app'), 'select 1');
+    await back.stop();
     rmSync(dir, { recursive: true, force: true });
   });
 

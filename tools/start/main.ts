@@ -64,10 +64,10 @@ async function postgresProgram(): Promise<string> {
   throw new Trouble('PostgreSQL was installed but cannot be found. Set PG_BIN to its bin folder.');
 }
 
-async function openDatabase(bin: string, port?: number): Promise<Cluster> {
+async function openDatabase(bin: string, again?: Cluster): Promise<Cluster> {
   const dir = join(dataFolder, 'postgres');
   try {
-    const options = { bin, dir, durable: true, ...(port === undefined ? {} : { port }) };
+    const options = { bin, dir, durable: true, ...(again ? { again } : {}) };
     const cluster = await startCluster(options);
     if (cluster.found) say('A database left running by an earlier start is taken over.');
     if (cluster.dir !== dir) say(`The data lies in ${cluster.dir}.`);
@@ -116,7 +116,7 @@ class Running {
         if (this.stopping) return;
         this.countRestart('The database');
         say('The database ended unexpectedly; starting it again …');
-        this.cluster = await openDatabase(this.bin, this.cluster.port);
+        this.cluster = await openDatabase(this.bin, this.cluster);
         say('The database is back. What was acknowledged is there.');
         this.watchDatabase();
       })

@@ -94,7 +94,7 @@ test('an ended session keeps the change until one signs in again', async ({ brow
   await page.getByLabel('E-mail').fill(person.email);
   await page.getByLabel('Password').fill(person.password);
   await page.getByRole('button', { name: 'Sign in', exact: true }).click();
-  await expect(page.getByRole('heading', { level: 1 })).toContainText('warm-up is ready');
+  await expect(page.getByRole('heading', { level: 1 })).toContainText('warm-up is not whole yet');
   await page.goto(`/evenings/${evening.id}/plan`);
   await saved(page);
   await segment(page, 'Narrow hum').click();
