@@ -294,7 +294,9 @@ test('each page names its tab, and the keyboard goes past the head', async ({ br
   const person = await newPerson(browser);
   const page = await person.context.newPage();
   await page.goto('/voices');
-  await expect(page).toHaveTitle('What each section sings easily · Test Choir');
+  await expect(page).toHaveTitle('Sopranos · Test Choir');
+  await page.goto('/pieces/new');
+  await expect(page).toHaveTitle('A new piece · Test Choir');
   await page.goto('/choir');
   await expect(page).toHaveTitle('Test Choir');
   await page.goto('/account');

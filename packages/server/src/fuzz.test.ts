@@ -159,15 +159,16 @@ function bodySchema(name: EndpointName): JsonSchema | undefined {
   return known;
 }
 
-/** What ends or changes a session is tried without one; a stream never ends. */
+/** What ends or changes a session is tried without one. */
 const alone: readonly EndpointName[] = [
   'signOut',
   'signOutEverywhere',
   'changePassword',
   'signUp',
-  'enterDemo',
 ];
-const names = (Object.keys(paths) as EndpointName[]).filter((name) => name !== 'followEvents');
+/** A stream never ends, and the door of the demo takes nothing that could be wrong. */
+const untried: readonly EndpointName[] = ['followEvents', 'enterDemo'];
+const names = (Object.keys(paths) as EndpointName[]).filter((name) => !untried.includes(name));
 
 describe('whatever is sent', () => {
   it('is answered, and never with an error of the server', async () => {

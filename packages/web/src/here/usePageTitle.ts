@@ -1,7 +1,7 @@
 import { useEffect, type RefObject } from 'react';
 
-/** The longest title a tab has. */
-const longest = 90;
+/** A heading longer than this is a sentence: its beginning names the page. */
+const longest = 50;
 
 /**
  * Names the browser's tab after the page: its heading and the choir. The heading may come later, or
@@ -13,8 +13,8 @@ export function usePageTitle(page: RefObject<HTMLElement | null>, choir: string)
     if (!main) return;
     const name = () => {
       const heading = main.querySelector('h1')?.textContent?.trim() ?? '';
-      const title = heading === '' || heading === choir ? choir : `${heading} · ${choir}`;
-      document.title = title.length > longest ? `${title.slice(0, longest - 1)}…` : title;
+      const named = heading.length > longest ? (heading.split(/[:.]/)[0] ?? '') : heading;
+      document.title = named === '' || named === choir ? choir : `${named} · ${choir}`;
     };
     name();
     const watch = new MutationObserver(name);
