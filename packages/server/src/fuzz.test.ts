@@ -160,12 +160,7 @@ function bodySchema(name: EndpointName): JsonSchema | undefined {
 }
 
 /** What ends or changes a session is tried without one. */
-const alone: readonly EndpointName[] = [
-  'signOut',
-  'signOutEverywhere',
-  'changePassword',
-  'signUp',
-];
+const alone: readonly EndpointName[] = ['signOut', 'signOutEverywhere', 'changePassword', 'signUp'];
 /** A stream never ends, and the door of the demo takes nothing that could be wrong. */
 const untried: readonly EndpointName[] = ['followEvents', 'enterDemo'];
 const names = (Object.keys(paths) as EndpointName[]).filter((name) => !untried.includes(name));
