@@ -194,6 +194,7 @@ const pictures: readonly Picture[] = [
     show: async (page) => {
       // As in a hall without a good connection: the news of the other window does not come.
       await page.context().route('**/events*', (route) => route.fulfill({ status: 204 }));
+      await page.reload();
       await openPlan(page, 'Pulley');
       const other = await page.context().newPage();
       await other.goto(page.url());

@@ -21,7 +21,10 @@ function isDatabaseAway(error: unknown): boolean {
   if (error instanceof ConnectionException) return true;
   if (error instanceof Error && error.name === 'KnexTimeoutError') return true;
   if (hasCode(error) && /^(08(?!P01)|57P|ECONN|EPIPE|ENOTFOUND)/.test(error.code)) return true;
-  if (error instanceof Error && /Connection terminated|connection.*closed|^aborted$/i.test(error.message)) {
+  if (
+    error instanceof Error &&
+    /Connection terminated|connection.*closed|^aborted$/i.test(error.message)
+  ) {
     return true;
   }
   return error instanceof Error && error.cause !== undefined && isDatabaseAway(error.cause);
