@@ -12,6 +12,10 @@ export interface PlannedItem {
 export type OpenFact =
   | { readonly kind: 'overfull'; readonly minutes: number }
   | { readonly kind: 'no-warm-up' }
+  /** Nobody's range is known, of no section. */
+  | { readonly kind: 'nobody' }
+  /** No piece is on the evening. */
+  | { readonly kind: 'no-music' }
   /** The place does not allow what an exercise needs. */
   | {
       readonly kind: 'not-allowed';
@@ -121,13 +125,16 @@ export function openFacts(
   plan: EvaluatedPlan,
   planned: readonly PlannedItem[],
 ): OpenFact[] {
-  const { agenda, startsAt, endsAt, pieces } = evening;
+  const { agenda, startsAt, endsAt, pieces, tonight } = evening;
+  const isAnybody = tonight.sections.some(({ singers, away = 0 }) => singers + away > 0);
   const length = (Date.parse(endsAt) - Date.parse(startsAt)) / 60_000;
   const over = Math.round(agenda.reduce((sum, { minutes }) => sum + minutes, 0) - length);
   const hasWarmUp = agenda.some(({ kind }) => kind === 'warm-up');
   return [
     ...(over > 0 ? [{ kind: 'overfull', minutes: over } as const] : []),
     ...(hasWarmUp ? [] : [{ kind: 'no-warm-up' } as const]),
+    ...(isAnybody ? [] : [{ kind: 'nobody' } as const]),
+    ...(pieces.length > 0 ? [] : [{ kind: 'no-music' } as const]),
     ...notAllowed(evening, plan),
     ...unserved(evening, plan),
     ...emptyItems(evening, item, planned),

@@ -31,6 +31,16 @@ export function openInWords(
     }
     case 'no-warm-up':
       return { words: 'No time is set aside for a warm-up.', act: 'change the agenda' };
+    case 'nobody':
+      return {
+        words: 'Nobody’s range is known yet: the keys rest on voices as they usually are.',
+        act: 'say who sings',
+      };
+    case 'no-music':
+      return {
+        words: 'No piece is on this evening, so the warm-up prepares none.',
+        act: 'change the agenda',
+      };
     case 'not-allowed':
       return {
         words: `“${fact.exercise}” needs ${needWords[fact.need]}, which the place does not allow.`,

@@ -34,13 +34,15 @@ export function StillOpen({
           : [{ id: others[i]!.id, isEmpty: (data?.document.segments.length ?? 0) === 0 }],
       ),
   });
-  const open = openDecisions(evening, {
+  const all = openDecisions(evening, {
     item,
     plan,
     planned,
     clock,
     accidentals: choir.accidentals,
   });
+  // A reader is not told whether small sections are known.
+  const open = mayEdit ? all : all.filter(({ id }) => id !== 'nobody');
   return (
     <Box flex="1 1 220px" minW={0}>
       <Box as="h2" fontWeight={650} mb="4px">

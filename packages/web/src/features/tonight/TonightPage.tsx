@@ -77,9 +77,6 @@ export default function TonightPage() {
           <NextEvening summary={next} width={width} />
         ) : (
           <>
-            <Box px={{ base: '16px', md: '40px' }}>
-              <FirstSteps isPlanned={false} planTo={undefined} />
-            </Box>
             <Empty
               title={
                 evenings.data.length === 0 ? 'There is no evening yet' : 'No evening is coming up'
@@ -94,6 +91,9 @@ export default function TonightPage() {
                 'A director or deputy adds the next one.'
               )}
             </Empty>
+            <Box px="24px">
+              <FirstSteps isPlanned={false} planTo={undefined} />
+            </Box>
           </>
         )}
         {evenings.data.length > 0 && (

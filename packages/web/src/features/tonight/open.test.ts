@@ -15,7 +15,7 @@ const evening = {
     { id: 'cool-down', kind: 'cool-down', title: 'Cool-down', minutes: 5, piece: null },
   ],
   tonight: {
-    sections: mixedChoir.map((part) => ({ ...part, singers: 0, suits: true })),
+    sections: mixedChoir.map((part) => ({ ...part, singers: 8, suits: true })),
     needs: [],
   },
   pieces: [{ id: piece, title: 'Slate', ranges: { S: [60, 70] } }],
@@ -43,6 +43,14 @@ const open = (of: Partial<Evening>, made = plan('tuning'), isEmpty = false) =>
 describe('what stands open for an evening', () => {
   it('is nothing when everything is settled', () => {
     expect(open({})).toEqual([]);
+  });
+  it('is that nobody is known, and that nothing is sung', () => {
+    const sections = evening.tonight.sections.map((one) => ({ ...one, singers: 0 }));
+    const found = open({ tonight: { ...evening.tonight, sections }, pieces: [] });
+    expect(found.map(({ id, act, to }) => [id, act, to])).toEqual([
+      ['nobody', 'say who sings', '/voices/roster'],
+      ['no-music', 'change the agenda', '/evenings/e'],
+    ]);
   });
   it('is a cool-down without an exercise, by its clock', () => {
     expect(open({}, plan('tuning'), true)).toMatchObject([

@@ -16,6 +16,8 @@ function idOf(fact: OpenFact): string {
   switch (fact.kind) {
     case 'overfull':
     case 'no-warm-up':
+    case 'nobody':
+    case 'no-music':
       return fact.kind;
     case 'not-allowed':
       return `${fact.kind} ${fact.segment}`;
@@ -34,7 +36,10 @@ function placeOf(fact: OpenFact, { id }: Evening, item: string): string {
   switch (fact.kind) {
     case 'overfull':
     case 'no-warm-up':
+    case 'no-music':
       return `/evenings/${id}`;
+    case 'nobody':
+      return '/voices/roster';
     case 'not-allowed':
     case 'wish':
       return `/evenings/${id}/plan/${item}`;
