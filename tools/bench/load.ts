@@ -7,6 +7,7 @@ import { throwawayCluster } from '../postgres/throwaway';
 import { ensureDatabase, execute } from '../postgres/database';
 import { freePort } from '../postgres/cluster';
 import { root } from '../root';
+import { memoryOf } from './memory';
 import { startServer } from '../start/server';
 
 /** So many connections ask at once, each again as soon as it is answered. */
@@ -127,8 +128,44 @@ async function savesPerSecond(
   };
 }
 
+/** Thirty files of 20 MB at the same time, from fifteen choirs: the most memory the server held, in MB. */
+async function uploadsAtOnce(url: string, pid: number): Promise<number> {
+  const bytes = new Uint8Array(20_000_000);
+  const doors = await Promise.all(
+    Array.from({ length: 15 }, async () => {
+      const entered = await fetch(`${url}/api/session/demo`, { method: 'POST' });
+      const { choirs } = (await entered.json()) as Session;
+      return {
+        cookie: entered.headers.getSetCookie()[0]!.split(';')[0]!,
+        at: `${url}/api/choirs/${choirs[0]!.id}/score-files?name=large.musicxml`,
+      };
+    }),
+  );
+  let most = 0;
+  const watch = setInterval(() => {
+    most = Math.max(most, memoryOf(pid));
+  }, 20);
+  const answers = await Promise.all(
+    [...doors, ...doors].map(({ at, cookie }) =>
+      fetch(at, {
+        method: 'POST',
+        headers: { cookie, 'content-type': 'application/octet-stream' },
+        body: bytes,
+      }),
+    ),
+  );
+  clearInterval(watch);
+  const wrong = answers.find(({ status }) => status !== 201);
+  if (wrong) throw new Error(`An upload was answered with ${wrong.status}.`);
+  return most;
+}
+
 /** Measures the built server on an empty database, and again with 10,000 choirs in it. */
-export async function measureLoad(): Promise<{ readonly few: Load; readonly many: Load }> {
+export async function measureLoad(): Promise<{
+  readonly few: Load;
+  readonly many: Load;
+  readonly uploads: number;
+}> {
   const cluster = await throwawayCluster();
   await ensureDatabase(cluster.url, 'bench');
   const port = await freePort();
@@ -143,7 +180,8 @@ export async function measureLoad(): Promise<{ readonly few: Load; readonly many
     const few = { empty: await emptyAnswer(), ...(await measured(url)) };
     await execute(cluster.url('bench'), manyChoirs);
     const many = { empty: await emptyAnswer(), ...(await measured(url)) };
-    return { few, many };
+    const uploads = await uploadsAtOnce(url, server.child.pid!);
+    return { few, many, uploads };
   } finally {
     await server.stop();
     await cluster.stop();

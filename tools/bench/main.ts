@@ -90,7 +90,7 @@ function thousandProblems(): number {
 
 /** The server under load; the numbers of one run belong together. */
 async function benchServer(): Promise<void> {
-  const { few, many } = await measureLoad();
+  const { few, many, uploads } = await measureLoad();
   say(
     '\n| 20 connections | a second | of an empty answer | 95 of 100 within | a second with 10,000 choirs |',
   );
@@ -106,6 +106,7 @@ async function benchServer(): Promise<void> {
       `| ${what} | ${perSecond.toFixed(0)} | ${(perSecond / few.empty.perSecond).toFixed(2)} | ${p95.toFixed(0)} ms | ${many[name].perSecond.toFixed(0)} |`,
     );
   }
+  say(`\nThirty uploads of 20 MB at once, the most memory of the server: ${uploads.toFixed(0)} MB`);
 }
 
 async function bench(): Promise<void> {

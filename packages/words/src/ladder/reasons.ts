@@ -22,7 +22,7 @@ function decidedBy(deciding: Deciding, wording: Wording): string {
       return `a semitone ${away} takes the ${who} to ${note} at ${key}`;
     }
     case 'cost':
-      return `a semitone ${away} costs the ${who} ${deciding.by} ${formFor(deciding.by, 'point', 'points')} more`;
+      return `a semitone ${away} lies less well for the ${who}`;
   }
 }
 

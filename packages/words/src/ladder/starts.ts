@@ -8,7 +8,7 @@ import {
   type LadderProblem,
 } from '@wide-fern/core';
 import { choiceInWords, countInWords, formFor } from '../counting';
-import { keyNamed, many, noteNamed, one, type Wording } from './wording';
+import { keyNamed, many, noteNamed, type Wording } from './wording';
 
 /** Why no start works, and what would help. */
 export function infeasibleInWords(
@@ -26,7 +26,27 @@ export function infeasibleInWords(
   return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choiceInWords(help)}.`;
 }
 
-/** What a start chosen by hand costs against the best one, with the parts that pay most. */
+/** What a start chosen by hand asks of a part more than the best one does. */
+function harderFor(
+  part: string,
+  chosen: Ladder,
+  best: Ladder,
+  problem: LadderProblem,
+  wording: Wording,
+): string {
+  const who = many(wording, part);
+  const restsIn = (ladder: Ladder) =>
+    pathOf(ladder, part)?.moves.filter((move) => move === 'rest').length ?? 0;
+  const more = restsIn(chosen) - restsIn(best);
+  const edge = oversteps(chosen, problem).find((one) => one.part === part);
+  const does = [
+    ...(more > 0 ? [`rest in ${countInWords(more)} more ${formFor(more, 'key', 'keys')}`] : []),
+    ...(edge ? [`go to ${noteNamed(wording, edge.note, edge.tonic)}`] : []),
+  ];
+  return does.length > 0 ? `the ${who} ${does.join(' and ')}` : `it lies less well for the ${who}`;
+}
+
+/** What a start chosen by hand asks more than the best one, of the parts for whom it is hardest. */
 export function chosenStartInWords(
   chosen: Ladder,
   best: Ladder,
@@ -34,23 +54,15 @@ export function chosenStartInWords(
   wording: Wording = {},
 ): string {
   const name = (tonic: MidiNote) => keyNamed(wording, tonic);
-  const points = chosen.cost - best.cost;
   if (chosen.start === best.start) return `Start ${name(chosen.start)} is the best one.`;
-  if (points <= 0) return `Start ${name(chosen.start)} is as good as ${name(best.start)}.`;
-  const dearer = chosen.paths
+  const isAsGood = chosen.cost <= best.cost;
+  if (isAsGood) return `Start ${name(chosen.start)} is as good as ${name(best.start)}.`;
+  const hardest = chosen.paths
     .map(({ id, cost }) => ({ id, by: cost - (pathOf(best, id)?.cost ?? 0) }))
     .filter(({ by }) => by > 0)
-    .sort((a, b) => b.by - a.by);
-  const edges = oversteps(chosen, problem);
-  const payers = dearer.slice(0, 2).map(({ id, by }) => {
-    const edge = edges.find(({ part }) => part === id);
-    const note = edge && ` to ${noteNamed(wording, edge.note, edge.tonic)}`;
-    const rests = pathOf(chosen, id)!.moves.filter((move) => move === 'rest').length;
-    const more = rests - pathOf(best, id)!.moves.filter((move) => move === 'rest').length;
-    const resting =
-      more > 0 ? `, ${countInWords(more)} more ${formFor(more, 'rest', 'rests')}` : '';
-    return `${one(wording, id)} ${by}${note ?? ''}${resting}`;
-  });
-  const who = payers.length > 0 ? ` (${payers.join('; ')})` : '';
-  return `Start ${name(chosen.start)} costs ${points} ${formFor(points, 'point', 'points')} more than ${name(best.start)}${who}.`;
+    .sort((x, y) => y.by - x.by)
+    .slice(0, 2)
+    .map(({ id }) => harderFor(id, chosen, best, problem, wording));
+  const why = hardest.length > 0 ? `: ${hardest.join('; ')}` : '';
+  return `Start ${name(chosen.start)} is harder than ${name(best.start)}${why}.`;
 }

@@ -17,8 +17,6 @@ export interface Wording {
 
 /** «altos» */
 export const many = (wording: Wording, id: string): string => (wording.parts ?? partName)(id).many;
-/** «alto» */
-export const one = (wording: Wording, id: string): string => (wording.parts ?? partName)(id).one;
 
 /** The name of a key, and of a note inside it, as this wording has it. */
 export const keyNamed = (wording: Wording, tonic: MidiNote): string =>
