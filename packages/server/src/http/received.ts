@@ -13,8 +13,8 @@ import { problem } from './problem';
 const atOnce = 2;
 /** And so many wait. */
 const mostWaiting = 30;
-/** So many files are held in memory at once, while they are stored. */
-const heldAtOnce = 2;
+/** So many files are held in memory at once, while they are stored; each several times over on its way. */
+const heldAtOnce = 1;
 
 /** A file that was sent: it lies on the disk until the answer is given. */
 export interface Received {

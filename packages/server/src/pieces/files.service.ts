@@ -1,10 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { KeptFile } from '@wide-fern/contract';
 import type { Choir } from '../db/entities/choir';
+import { lean } from '../db/lean';
 import { withRoom } from '../keeping/room';
 import { notFound, problem } from '../http/problem';
 import type { Received } from '../http/received';
-import { PieceFile } from '../db/entities/pieces';
 
 /** A file nobody made a piece of is thrown away after a day. */
 const keptUnused = "interval '1 day'";
@@ -33,9 +34,14 @@ export async function keepFile(
   );
   return sent.use((bytes) =>
     withRoom(em, choir, { of: 'files', adding: size }, async (inner) => {
-      const file = inner.create(PieceFile, { choir, name: plainName(name), size, bytes });
-      await inner.flush();
-      return { id: file.id, name: file.name, size };
+      const [id, kept] = [randomUUID(), plainName(name)];
+      await lean(
+        inner,
+        `insert into piece_file (id, choir_id, name, size, bytes, created_at)
+           values (?, ?, ?, ?, ?, now())`,
+        [id, choir.id, kept, size, bytes],
+      );
+      return { id, name: kept, size };
     }),
   );
 }
