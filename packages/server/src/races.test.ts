@@ -13,6 +13,7 @@ import {
   signUp,
   testApp,
   typedEvening,
+  typedPiece,
   type Person,
 } from './testing/people';
 
@@ -48,16 +49,7 @@ describe('what is thrown away while somebody works on it', () => {
     expect(statuses.filter((status) => ![200, 201, 204, 404, 409].includes(status))).toEqual([]);
 
   const newPiece = async (): Promise<Piece> => {
-    const piece = {
-      title: 'Slate',
-      composer: '',
-      language: '',
-      tempo: null,
-      transpose: 0,
-      notes: '',
-      ranges: { S: [62, 77] },
-      score: null,
-    };
+    const piece = typedPiece();
     return (await person.agent.post(`${at}/pieces`).send(piece).expect(201)).body as Piece;
   };
   const endPiece = ({ id }: Piece) => person.agent.delete(`${at}/pieces/${id}`);

@@ -1,4 +1,5 @@
 import { statfs } from 'node:fs/promises';
+import type { EndpointName, Method } from '@wide-fern/contract';
 import { problem } from './problem';
 
 /** With less than this left on the data's disk nothing new is stored: the database needs room to stay whole. */
@@ -28,10 +29,13 @@ export function freeBytesAt(folder: string): FreeBytes {
 
 /**
  * Refuses what would store something while the disk is full. Reading goes on, and so does deleting,
- * which makes room; as soon as there is room, storing goes on by itself.
+ * which makes room, and signing in, which whoever wants to read has to; as soon as there is room, storing goes on by itself.
  * @throws Problem disk_full
  */
-export async function refuseWhenFull(method: string, free: FreeBytes): Promise<void> {
-  if (method === 'GET' || method === 'DELETE') return;
+export async function refuseWhenFull(
+  { name, method }: { readonly name: EndpointName; readonly method: Method },
+  free: FreeBytes,
+): Promise<void> {
+  if (method === 'GET' || method === 'DELETE' || name === 'signIn') return;
   if ((await free()) < leastBytes) throw problem('disk_full');
 }

@@ -141,7 +141,7 @@ export function mount<Account, Choir>(
       checkIds(params);
       const who = await whoIs(em, token, params.choir);
       refuseUnlessAllowed(route.access, who);
-      if (free) await refuseWhenFull(method, free);
+      if (free) await refuseWhenFull({ name: route.name, method }, free);
       await readBody(one, request, response);
       if (one.limited) {
         if (who.account) callerIs(request, idOf(who.account));

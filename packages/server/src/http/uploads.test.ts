@@ -168,8 +168,10 @@ describe('a disk that is full', () => {
     await person.agent.get(at).expect(200);
     await person.agent.get('/api/session').expect(200);
     await person.agent.delete('/api/session').expect(204);
-    free = Infinity;
+    // Whoever wants to read has to sign in.
     await person.agent.post('/api/session').send({ email: person.email, password }).expect(200);
+    await person.agent.put(at).send({ name: 'Other' }).expect(507);
+    free = Infinity;
     await person.agent.put(at).send({ name: 'Other' }).expect(200);
   });
 });

@@ -6,6 +6,7 @@ import type {
   Role,
   Session,
   StoreEvening,
+  StorePiece,
 } from '@wide-fern/contract';
 import { exercises } from '@wide-fern/catalogue';
 import { emptyDocument } from '@wide-fern/plan';
@@ -106,6 +107,18 @@ export const typedEvening = (wanted: Partial<StoreEvening> = {}): StoreEvening =
   forbids: [],
   agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null }],
   ...wanted,
+});
+
+/** A piece that asks little, typed by hand. */
+export const typedPiece = (): StorePiece => ({
+  title: 'Slate',
+  composer: '',
+  language: '',
+  tempo: null,
+  transpose: 0,
+  notes: '',
+  ranges: { S: [62, 77] },
+  score: null,
 });
 
 export async function addEvening({ agent, choir }: Person, date = '2030-05-07'): Promise<Evening> {

@@ -1,7 +1,14 @@
 import type { Evening, Piece, Singer } from '@wide-fern/contract';
 import type { Express } from 'express';
 import { testDatabase } from '../testing/database';
-import { addEvening, signUp, testApp, typedEvening, type Person } from '../testing/people';
+import {
+  addEvening,
+  signUp,
+  testApp,
+  typedEvening,
+  typedPiece,
+  type Person,
+} from '../testing/people';
 
 const database = testDatabase();
 
@@ -57,16 +64,7 @@ describe('an evening that was answered before', () => {
   });
 
   it('follows its pieces, its agenda, and the choir’s own settings', async () => {
-    const piece = {
-      title: 'Slate',
-      composer: '',
-      language: '',
-      tempo: null,
-      transpose: 0,
-      notes: '',
-      ranges: { S: [62, 77] },
-      score: null,
-    };
+    const piece = typedPiece();
     const { body } = await person.agent.post(`${at}/pieces`).send(piece).expect(201);
     const { id, version } = body as Piece;
     const [warmUp] = typedEvening().agenda;

@@ -245,6 +245,22 @@ describe('what is one’s own', () => {
     await waitFor(() => expect(screen.getAllByRole('listitem')).toHaveLength(1));
   });
 
+  it('is thrown away only with the password', async () => {
+    const server = serve({
+      closeAccount: () => {
+        throw new Refusal(403, 'wrong_present_password', 'Wrong.', { password: 'Not this one.' });
+      },
+    });
+    await show(<CloseAccount closesAt={null} />);
+    click('throw my account away');
+    click('Throw my account away in 14 days');
+    expect(await screen.findByText('Type your present password.')).toBeTruthy();
+    expect(server.asked).toEqual([]);
+    fill('Present password', 'a guess');
+    click('Throw my account away in 14 days');
+    expect(await screen.findByText('Not this one.')).toBeTruthy();
+  });
+
   it('ends after two weeks, or is kept', async () => {
     serve({ keepAccount: () => ash, closeAccount: () => ash });
     await show(<CloseAccount closesAt="2030-05-07T10:00:00.000Z" />);

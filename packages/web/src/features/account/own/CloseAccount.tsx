@@ -1,44 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import { withPasswordSchema } from '@wide-fern/contract';
 import { dayInWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { call, messageOf } from '@wide-fern/client';
-import { FormField } from '../../../ui/FormField';
-import { QuietButton } from '../../../ui/MainButton';
 import { Said } from '../../../ui/Passage';
-import { useSentForm } from '../../../ui/useSentForm';
 import { ownZone } from '../../../ui/zones';
 import { Label, WordButton } from '../../../ui/words';
 import { useSessionSaid } from './NameAndEmail';
-
-function Sure() {
-  const take = useSessionSaid();
-  const { form, onSubmit, errorOf, problem, isSending } = useSentForm({
-    schema: withPasswordSchema,
-    fields: ['password'],
-    send: (body) => call('closeAccount', { body }),
-    onDone: take,
-  });
-  return (
-    <form noValidate onSubmit={onSubmit}>
-      <Box display="grid" gap="12px" maxW="320px" mt="8px">
-        <FormField
-          label="Present password"
-          type="password"
-          size="sm"
-          autoComplete="current-password"
-          error={errorOf('password')}
-          {...form.register('password')}
-        />
-        <QuietButton type="submit" size="sm" disabled={isSending}>
-          Throw my account away in 14 days
-        </QuietButton>
-        <Said wrong>{problem}</Said>
-      </Box>
-    </form>
-  );
-}
+import { PasswordForm } from './PasswordForm';
 
 /** The end of an account, with two weeks to think again. */
 export function CloseAccount({ closesAt }: { readonly closesAt: string | null }) {
@@ -64,7 +33,11 @@ export function CloseAccount({ closesAt }: { readonly closesAt: string | null })
         their singers, pieces and plans. For 14 days you can still keep it.
       </Label>
       {wanted ? (
-        <Sure />
+        <PasswordForm
+          word="Throw my account away in 14 days"
+          send={(body) => call('closeAccount', { body })}
+          onDone={take}
+        />
       ) : (
         <WordButton mt="4px" onClick={() => setWanted(true)}>
           throw my account away

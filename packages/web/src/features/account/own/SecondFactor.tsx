@@ -1,6 +1,6 @@
 import { Box, Image } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { factorCodeSchema, withPasswordSchema, type NewFactor } from '@wide-fern/contract';
+import { factorCodeSchema, type NewFactor } from '@wide-fern/contract';
 import { useState } from 'react';
 import { call, queryClient, sessionQuery } from '@wide-fern/client';
 import { FormField } from '../../../ui/FormField';
@@ -9,43 +9,9 @@ import { Said } from '../../../ui/Passage';
 import { saveFile } from '../../../ui/saveFile';
 import { useSentForm } from '../../../ui/useSentForm';
 import { Label, WordButton } from '../../../ui/words';
+import { PasswordForm } from './PasswordForm';
 
 const refresh = () => queryClient.invalidateQueries({ queryKey: sessionQuery.queryKey });
-
-function PasswordFirst<Reply>({
-  word,
-  send,
-  onDone,
-}: {
-  readonly word: string;
-  readonly send: (body: { password: string }) => Promise<Reply>;
-  readonly onDone: (reply: Reply) => void;
-}) {
-  const { form, onSubmit, errorOf, problem, isSending } = useSentForm({
-    schema: withPasswordSchema,
-    fields: ['password'],
-    send,
-    onDone,
-  });
-  return (
-    <form noValidate onSubmit={onSubmit}>
-      <Box display="grid" gap="12px" maxW="320px" mt="8px">
-        <FormField
-          label="Present password"
-          type="password"
-          size="sm"
-          autoComplete="current-password"
-          error={errorOf('password')}
-          {...form.register('password')}
-        />
-        <QuietButton type="submit" size="sm" disabled={isSending}>
-          {word}
-        </QuietButton>
-        <Said wrong>{problem}</Said>
-      </Box>
-    </form>
-  );
-}
 
 /** The picture a phone reads, drawn on this device: the secret goes nowhere else. */
 function usePicture(address: string): string | undefined {
@@ -149,7 +115,7 @@ export function SecondFactor({ isOn }: { readonly isOn: boolean }) {
           {isOn ? 'ask for the password only' : 'begin with it'}
         </WordButton>
       ) : isOn ? (
-        <PasswordFirst
+        <PasswordForm
           word="Ask for the password only"
           send={(body) => call('endSecondFactor', { body })}
           onDone={() => {
@@ -158,7 +124,7 @@ export function SecondFactor({ isOn }: { readonly isOn: boolean }) {
           }}
         />
       ) : (
-        <PasswordFirst
+        <PasswordForm
           word="Show me the picture for the phone"
           send={(body) => call('beginSecondFactor', { body })}
           onDone={setOffered}
