@@ -141,6 +141,9 @@ module.exports = {
           '\\.d\\.(ts|mts)$',
           '\\.config\\.',
           'environment\\.cjs$',
+          // Taken by the test runner and by the browser, by their names.
+          'testing/patience\\.ts$',
+          'public/offline\\.js$',
           '\\.css$',
           '\\.worklet\\.js$',
         ],

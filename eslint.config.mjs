@@ -72,6 +72,25 @@ export default tseslint.config(
     rules: { 'no-console': 'off' },
   },
   {
+    // Runs between the pages and the network.
+    files: ['packages/web/public/offline.js'],
+    languageOptions: {
+      globals: Object.fromEntries(
+        [
+          'self',
+          'caches',
+          'fetch',
+          'setTimeout',
+          'clearTimeout',
+          'Headers',
+          'Request',
+          'Response',
+          'URL',
+        ].map((name) => [name, 'readonly']),
+      ),
+    },
+  },
+  {
     // Runs on the audio thread.
     files: ['packages/web/public/*.worklet.js'],
     languageOptions: {

@@ -17,6 +17,8 @@ const common = {
 };
 export default {
   maxWorkers: 2,
+  // Generous, so that a busy machine fails nothing; what is there is found at once.
+  testTimeout: 60_000,
   projects: [
     {
       ...common,
@@ -46,6 +48,7 @@ export default {
       ...common,
       displayName: 'web',
       testEnvironment: '<rootDir>/packages/web/src/testing/environment.cjs',
+      setupFilesAfterEnv: ['<rootDir>/packages/web/src/testing/patience.ts'],
       roots: ['<rootDir>/packages/web', '<rootDir>/packages/client'],
       transform: {
         ...common.transform,

@@ -21,6 +21,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
     trace: 'off',
+    // What tests hold back or refuse must come from the page; one test lets the worker in.
+    serviceWorkers: 'block',
     launchOptions: {
       executablePath: process.env.CHROMIUM ?? browsers.find((path) => existsSync(path)) ?? '',
       args: ['--no-sandbox', '--disable-background-networking', '--disable-component-update'],

@@ -95,12 +95,16 @@ export async function keyToFrame(
 /** The same for a choice in a list of words. */
 export async function choiceToFrame(
   page: Page,
-  field: Locator,
+  group: Locator,
   choices: readonly string[],
 ): Promise<number> {
   const times: number[] = [];
   for (const choice of choices) {
-    times.push(await toFrame(page, 'change', () => field.selectOption(choice)));
+    times.push(
+      await toFrame(page, 'click', () =>
+        group.getByRole('radio', { name: choice, exact: true }).click(),
+      ),
+    );
   }
   return median(times);
 }

@@ -96,16 +96,16 @@ export const measureExercises = (): Promise<ExercisesFigures> =>
     for (let i = 0; i < 9; i += 1) lists.push(await listAfterData(page, address));
     const field = page.getByRole('textbox', { name: 'Look for an exercise' });
     const typing = await keyToFrame(page, field, 'a e i o u l n s r');
-    const phase = page.getByRole('combobox', { name: 'Phase' });
-    const choosing = await choiceToFrame(page, phase, [
-      'range',
-      '',
-      'onset',
-      '',
-      'breath',
-      '',
-      'agility',
-      '',
+    await page.getByRole('button', { name: 'Any exercise' }).click();
+    const choosing = await choiceToFrame(page, page.getByRole('radiogroup', { name: 'Phase' }), [
+      'Range',
+      'any phase',
+      'Onset',
+      'any phase',
+      'Breath',
+      'any phase',
+      'Agility',
+      'any phase',
     ]);
 
     const listener = await browser.newContext();

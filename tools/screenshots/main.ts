@@ -157,10 +157,12 @@ const pictures: readonly Picture[] = [
     size: 'desk',
     show: async (page) => {
       await page.getByRole('link', { name: 'Exercises' }).click();
-      await page.getByRole('combobox', { name: 'Works tonight' }).selectOption('5');
-      await page.getByRole('combobox', { name: 'Effort' }).selectOption('2');
-      await page.getByRole('combobox', { name: 'Not used for' }).selectOption('4');
-      await page.getByRole('combobox', { name: 'Kind' }).selectOption('pattern');
+      await page.getByRole('textbox', { name: 'Look for an exercise' }).fill('flat');
+      await page.getByRole('button', { name: 'in any keys' }).click();
+      await page.getByRole('radio', { name: '5 or more' }).click();
+      await page.getByRole('button', { name: 'anywhere' }).click();
+      await page.getByRole('checkbox', { name: 'standing' }).check();
+      await page.getByRole('checkbox', { name: 'noise' }).check();
     },
   },
   {

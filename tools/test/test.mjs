@@ -6,7 +6,7 @@
 import { existsSync, mkdtempSync, readFileSync, rmSync } from 'node:fs';
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
-import { dirname, join } from 'node:path';
+import { dirname, join, relative } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { installDebian, installPostgres } from '../setup/debian.mjs';
 import { checkNode, installPackages } from '../setup/packages.mjs';
@@ -46,17 +46,32 @@ async function check(what, command, args) {
 const readReport = (path) =>
   existsSync(path) ? JSON.parse(readFileSync(path, 'utf8')) : undefined;
 
+const failures = [];
+/** The tests that failed, by name, with the first lines of why: said once more at the very end. */
+function noteFailures({ testResults }) {
+  for (const { name, message, assertionResults } of testResults) {
+    const file = relative(root, name);
+    const bad = assertionResults.filter(({ status }) => status === 'failed');
+    for (const { fullName, failureMessages } of bad) {
+      failures.push(`${file}: ${fullName}\n${failureMessages.join('\n').slice(0, 600)}`);
+    }
+    if (message && assertionResults.length === 0)
+      failures.push(`${file}: ${message.slice(0, 600)}`);
+  }
+}
+
 async function unitTests(folder) {
   const report = join(folder, 'unit.json');
   say('Unit tests …');
   const flags = ['--experimental-vm-modules', '--disable-warning=ExperimentalWarning'];
   const { code } = await run(
     node,
-    [...flags, 'node_modules/jest/bin/jest.js', '--json', `--outputFile=${report}`],
+    [...flags, 'node_modules/jest/bin/jest.js', '--silent', '--json', `--outputFile=${report}`],
     { cwd: root, show: true },
   );
   const result = readReport(report);
   if (!result) return count(0, 1);
+  noteFailures(result);
   // A file that cannot even be loaded has no tests, and counts as one that failed.
   const broken = result.numRuntimeErrorTestSuites;
   count(result.numPassedTests, result.numFailedTests + broken);
@@ -110,5 +125,6 @@ try {
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }
+for (const failure of failures) say(`FAILED ${failure}\n`);
 process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
 say(`${passed} passed, ${failed} failed`);

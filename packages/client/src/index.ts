@@ -1,11 +1,13 @@
 /** The browser's side of the server, without React. */
 export * from './call/call';
 export { forgetLarge } from './device/large';
+export * from './device/offline';
 export * from './device/store';
 export * from './device/windows';
 export * from './exercises';
 export * from './plan/acts';
 export * from './plan/planStore';
+export * from './plan/putInto';
 export * from './plan/session';
 export { withPending } from './presence/pending';
 export * from './presence/presence';

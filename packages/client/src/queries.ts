@@ -1,6 +1,7 @@
 import { QueryCache, QueryClient, type DataTag } from '@tanstack/query-core';
 import type { EndpointName, ParamsOf, Plan, ReplyOf } from '@wide-fern/contract';
 import { paths } from '@wide-fern/contract';
+import { forgetAnswers } from './device/offline';
 import { ApiError, call, callAll, type Asked, type ItemOf, type PagedName } from './call/call';
 
 /** The server's state as the pages hold it. */
@@ -10,11 +11,15 @@ export const queryClient: QueryClient = new QueryClient({
       // The session has ended: whoever goes to another page is asked to sign in.
       if (error instanceof ApiError && error.status === 401) {
         queryClient.removeQueries({ queryKey: sessionQuery.queryKey });
+        void forgetAnswers();
       }
     },
   }),
   defaultOptions: {
+    // The server is asked whatever the browser thinks of the network: what cannot be fetched is said.
+    mutations: { networkMode: 'always' },
     queries: {
+      networkMode: 'always',
       // An error that will not pass is shown at once.
       retry: (count, error) => error instanceof ApiError && error.mayPass && count < 2,
       staleTime: 10_000,
@@ -45,7 +50,17 @@ const list = <N extends PagedName>(name: N, params: ParamsOf<N>): Query<ItemOf<N
   queryFn: ({ signal }) => callAll(name, { params, signal } as unknown as Asked<N>),
 });
 
-export const sessionQuery = { ...query('showSession', {}), staleTime: 60_000 };
+/** Whoever is signed out, here or from elsewhere, leaves nothing to read on this device. */
+const showSession = query('showSession', {});
+export const sessionQuery = {
+  ...showSession,
+  queryFn: async (context: { readonly signal: AbortSignal }) => {
+    const session = await showSession.queryFn(context);
+    if (!session.account) await forgetAnswers();
+    return session;
+  },
+  staleTime: 60_000,
+};
 export const choirQuery = (choir: string) => ({
   ...query('showChoir', { choir }),
   staleTime: 60_000,

@@ -1,3 +1,4 @@
+import { noteNamings } from '@wide-fern/core';
 import { line, uuid } from './common';
 import { z } from './zod';
 
@@ -18,12 +19,15 @@ export const timeZone = z
   }, 'Choose a time zone from the list.');
 
 const accidentals = z.enum(['flats', 'sharps']);
+/** By which names its notes are shown and typed. */
+const naming = z.enum(noteNamings);
 
 export const choirSchema = z.object({
   id: uuid,
   name: z.string(),
   timeZone: z.string(),
   accidentals,
+  naming,
   /** How long a phrase on one breath may comfortably last. */
   phraseSeconds: z.int(),
   /** A choir to look around in: when it is thrown away. Null for every other one. */
@@ -38,6 +42,7 @@ export const changeChoirSchema = z.object({
   name: line(80).optional(),
   timeZone: timeZone.optional(),
   accidentals: accidentals.optional(),
+  naming: naming.optional(),
   phraseSeconds: z
     .number('Seconds are a number.')
     .int('Whole seconds, please.')

@@ -27,5 +27,8 @@ export const day = z.iso
 export const uuid = z.uuid('This is not a valid id.');
 
 /** One line of text of limited length, without blank ends. */
+/** A line that may stay empty. */
+export const maybeLine = (most: number) =>
+  z.string().trim().max(most, `At most ${most} characters.`);
 export const line = (most: number) =>
   z.string().trim().min(1, 'Write something here.').max(most, `At most ${most} characters.`);

@@ -1,4 +1,4 @@
-import { modeNames, rangeEnds, shapes, type Mode } from '@wide-fern/core';
+import { longestSyllable, modeNames, rangeEnds, shapes, type Mode } from '@wide-fern/core';
 import { midiNote, pitchRange, withinReach, withinReachMessage } from './common';
 import { z } from './zod';
 
@@ -88,7 +88,7 @@ export const notesProblemSchema = z.object({
       z.object({
         offset: z.int().min(-60).max(60).nullable(),
         beats: z.number().positive().max(256),
-        syllable: z.string().max(40).optional(),
+        syllable: z.string().max(longestSyllable).optional(),
       }),
     )
     .min(1)

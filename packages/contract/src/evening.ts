@@ -77,6 +77,8 @@ export const eveningSchema = eveningSummarySchema.extend({
   pieces: z.array(z.object({ id: uuid, title: z.string(), ranges: rangesSchema })),
   /** The sections as they would be if nobody were away. */
   withEveryone: z.array(sectionSchema),
+  /** The sections as they would be if besides everybody were as usual; for readers the same. */
+  asUsual: z.array(sectionSchema),
   /** What judgements ask for, the pieces of the evening first. */
   wishes: z.array(wishSchema),
 });

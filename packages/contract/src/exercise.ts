@@ -1,5 +1,5 @@
 import { ages, placeNeeds, phases, purposes, shapes } from '@wide-fern/core';
-import { line, uuid } from './common';
+import { line, maybeLine, uuid } from './common';
 import { choiceLimits } from './limits';
 import { musicSchema } from './music';
 import { z } from './zod';
@@ -29,10 +29,10 @@ export const exerciseSchema = z.object({
   figure: line(80),
   phase: z.enum(phases),
   purposes: z.array(z.enum(purposes)).min(1).max(6),
-  /** Said to the singers, in one sentence. */
-  purpose: line(200),
-  /** One line to say while it goes on. */
-  cue: line(90),
+  /** Said to the singers, in one sentence; may be empty. */
+  purpose: maybeLine(200),
+  /** One line to say while it goes on; may be empty. */
+  cue: maybeLine(90),
   steps: z.array(line(240)).max(12),
   watchFor: z.array(line(240)).max(8),
   substitutes: z.array(z.object({ when: line(160), exercise: z.string().max(60) })).max(6),
@@ -69,5 +69,7 @@ export const exerciseSchema = z.object({
       mayRest: z.boolean().optional(),
     })
     .optional(),
+  /** Bars of a piece climb to where their part sings them as written. */
+  aim: z.object({ part: z.string().min(1).max(8), tonic: z.int().min(0).max(127) }).optional(),
 });
 export type Exercise = z.infer<typeof exerciseSchema>;

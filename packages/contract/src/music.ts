@@ -1,4 +1,11 @@
-import { dynamics, holders, modeNames, type Mode, type Music } from '@wide-fern/core';
+import {
+  dynamics,
+  holders,
+  longestSyllable,
+  modeNames,
+  type Mode,
+  type Music,
+} from '@wide-fern/core';
 import { line } from './common';
 import { z } from './zod';
 
@@ -16,7 +23,7 @@ const mostNotes = 400;
 const patternNote = z.object({
   offset: semitones,
   beats,
-  syllable: z.string().max(40).optional(),
+  syllable: z.string().max(longestSyllable).optional(),
   slur: z.boolean().optional(),
   breathAfter: z.boolean().optional(),
   dynamic: z.enum(dynamics).optional(),

@@ -54,8 +54,8 @@ test('an evening over midnight keeps its clock', async ({ browser }) => {
   const date = new Date(Date.now() + 5 * 86_400_000).toISOString().slice(0, 10);
   const page = await person.context.newPage();
   await page.goto('/evenings/new');
-  await page.getByLabel('Date').fill(date);
-  await page.getByLabel('Starts').fill('23:50');
+  await page.getByLabel('Date', { exact: true }).fill(date);
+  await page.getByLabel('Starts', { exact: true }).fill('23:50');
   await page.getByLabel('Ends').fill('01:00');
   await page.getByLabel('Place', { exact: true }).fill('Chapel');
   await page.getByRole('button', { name: 'Add the evening' }).click();

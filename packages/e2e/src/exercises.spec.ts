@@ -1,7 +1,7 @@
 import { readFileSync } from 'node:fs';
 import { exercises } from '@wide-fern/catalogue';
 import { expect, test, type Page } from '@playwright/test';
-import { listenTo, readWav } from '@wide-fern/sound';
+import { listenTo, loudnessOf, readWav } from '@wide-fern/sound';
 import {
   expectNoComplaints,
   newContext,
@@ -74,6 +74,9 @@ test('an exercise is typed, seen, heard, planned, written to a file and read bac
     page.getByRole('button', { name: 'as a WAV file' }).click(),
   );
   const heard = pitchesIn(sound);
+  const { samples } = readWav(new Uint8Array(sound));
+  expect(loudnessOf(samples)).toBeGreaterThanOrEqual(-20);
+  expect(loudnessOf(samples)).toBeLessThanOrEqual(-16);
   expect(heard.slice(-3)).toEqual([60, 64, 67]);
   await page.getByRole('button', { name: 'Hear it' }).click();
   await expect(page.getByRole('button', { name: 'Be silent' })).toBeVisible();
@@ -100,7 +103,7 @@ test('an exercise is typed, seen, heard, planned, written to a file and read bac
 
   // Into a file, thrown away, and back from the file.
   const file = await downloaded(page, () =>
-    page.getByRole('button', { name: 'JSON, all of it' }).click(),
+    page.getByRole('button', { name: 'all that is said of it (JSON)' }).click(),
   );
   const music = await downloaded(page, () =>
     page.getByRole('button', { name: 'MusicXML', exact: true }).click(),
@@ -139,7 +142,8 @@ test('an exercise is typed, seen, heard, planned, written to a file and read bac
   await page.keyboard.press('h');
   await expect(bench.getByRole('button', { name: 'hear it' })).toBeVisible();
   await page.goto('/exercises');
-  await page.getByRole('checkbox', { name: 'our own' }).check();
+  await page.getByRole('button', { name: 'all but hidden ones' }).click();
+  await page.getByRole('checkbox', { name: 'our own alone' }).check();
   await page.getByRole('link', { name: /^Bright gate/ }).click();
   await page.getByRole('link', { name: 'change it', exact: true }).click();
   await page.getByRole('textbox', { name: /^Cue/ }).fill('Let it swing.');
@@ -168,9 +172,11 @@ test('the catalogue is narrowed, marked, noted and hidden, and the shelf follows
   await expect(page.getByRole('heading', { level: 1 })).toContainText(
     `${exercises.length} exercises`,
   );
-  await page.getByRole('combobox', { name: 'Kind' }).selectOption('round');
+  await page.getByRole('button', { name: 'of any kind' }).click();
+  await page.getByRole('radio', { name: 'a round' }).click();
   await expect(page.getByText(/^3 shown/)).toBeVisible();
-  await page.getByRole('combobox', { name: 'Difficulty' }).selectOption('2');
+  await page.getByRole('button', { name: 'easy or hard' }).click();
+  await page.getByRole('radio', { name: 'easy or middling' }).click();
   await expect(page.getByText(/^2 shown/)).toBeVisible();
   await page.getByRole('textbox', { name: 'Look for an exercise' }).fill('nothing like this');
   await expect(page.getByText('Nothing is like that.')).toBeVisible();
@@ -202,7 +208,9 @@ test('the catalogue is narrowed, marked, noted and hidden, and the shelf follows
   await expect(page.getByRole('textbox', { name: 'Our note' })).toHaveValue(
     'Tenors find it first.',
   );
-  await page.getByRole('checkbox', { name: 'favourites' }).check();
+  await page.getByRole('button', { name: 'more to choose by' }).click();
+  await page.getByRole('button', { name: 'all but hidden ones' }).click();
+  await page.getByRole('checkbox', { name: 'favourites alone' }).check();
   await expect(page.getByText(/^1 shown/)).toBeVisible();
 
   await page.goto(`/evenings/${evening.id}/plan`);

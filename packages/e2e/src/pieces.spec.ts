@@ -122,12 +122,12 @@ test('a closed score is read, put right, marked, made into an exercise and plann
 
   // What it asks, in words and in a picture for each part.
   await expect(page.getByRole('heading', { level: 1 })).toHaveText('Cold Iron, Warm Hands');
-  await expect(page.getByRole('img', { name: /^sopranos: D4 to B♭4; four fifths/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^sopranos: D4 to B♭4; mostly/ })).toBeVisible();
   await expect(page.getByText(/without a rest up to bar/)).toBeVisible();
 
   // A semitone lower and everything is reckoned anew.
   await page.getByRole('button', { name: 'Sing it a semitone lower' }).click();
-  await expect(page.getByRole('img', { name: /^sopranos: D♭4 to A4/ })).toBeVisible();
+  await expect(page.getByRole('img', { name: /^sopranos: C♯4 to A4/ })).toBeVisible();
   await page.getByRole('button', { name: 'as before' }).click();
   await expect(page.getByRole('img', { name: /^sopranos: D4 to B♭4/ })).toBeVisible();
 
@@ -145,6 +145,14 @@ test('a closed score is read, put right, marked, made into an exercise and plann
   await expect(page).toHaveURL(/bars=9-11/);
   await expect(page.getByRole('img', { name: /sopranos/i }).last()).toBeVisible();
 
+  const typed = page.getByRole('textbox', { name: 'Numbers of the bars' });
+  await typed.fill('900');
+  await typed.press('Enter');
+  await expect(page.getByText(/^The piece has the bars 1 to/)).toBeVisible();
+  await typed.fill('9 to 11');
+  await typed.press('Enter');
+  await expect(page.getByRole('heading', { name: 'Bars 9 to 11' })).toBeVisible();
+
   await page.getByRole('button', { name: 'mark trouble' }).click();
   await page.getByRole('combobox', { name: 'Skill' }).selectOption('tuning');
   await page.getByRole('textbox', { name: 'A word about it' }).fill('the E flat sinks');
@@ -156,12 +164,12 @@ test('a closed score is read, put right, marked, made into an exercise and plann
   await page.getByRole('button', { name: 'make an exercise' }).click();
   await page.getByRole('radio', { name: 'noo' }).click();
   await page.getByRole('button', { name: 'Make the exercise' }).click();
-  await expect(page.getByText('“Cold, bars 9 to 11” is on the shelf.')).toBeVisible();
+  await expect(page.getByText('“Cold, bars 9 to 11” is among your exercises.')).toBeVisible();
 
-  // In tonight's plan like any other, with what the mark named.
-  await page.goto(`/evenings/${evening.id}/plan`);
-  await page.getByRole('button', { name: 'Add an exercise' }).click();
-  await page.getByRole('button', { name: /Add Cold, bars 9 to 11/ }).click();
+  // In the warm-up that comes with one touch, with what the mark named.
+  await page.getByRole('button', { name: /^put it into \w+’s warm-up/ }).click();
+  await page.getByRole('link', { name: 'open the plan' }).click();
+  await page.getByRole('button', { name: /Cold, bars 9 to 11/ }).click();
   await expect(page.getByRole('region', { name: 'Bench: Cold, bars 9 to 11' })).toContainText(
     'This is bars 9 to 11 of “Cold Iron, Warm Hands”',
   );
@@ -216,7 +224,7 @@ test('a file that is damaged, hostile or none at all is refused in words', async
       ),
       'round without end',
     ],
-    ['tune.mid', strToU8('MThd nothing else'), 'There is no note in this file'],
+    ['tune.mid', strToU8('MThd nothing else'), 'breaks off or is damaged'],
   ] as const) {
     await choose(page, scoreFile(name, content));
     await expect(page.getByText(`${name} was not read.`)).toBeVisible();
@@ -241,7 +249,7 @@ test('a piece is typed by hand, and a slip is said at its part', async ({ browse
   await page.reload();
   await expect(page.getByLabel('Title')).toHaveValue('Slate');
   await page.getByRole('button', { name: 'Keep the piece' }).click();
-  await expect(page.getByRole('alert')).toContainText('Write notes like');
+  await expect(page.getByRole('alert')).toContainText('is no note; write it like');
   await page.getByRole('textbox', { name: 'basses, lowest note' }).fill('');
   await page.getByRole('button', { name: 'Keep the piece' }).click();
   await expect(page.getByRole('list', { name: 'What each part is asked' })).toContainText(

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
-import type { EveningSummary } from '@wide-fern/contract';
-import { expect, test } from '@playwright/test';
+import type { Evening, EveningSummary } from '@wide-fern/contract';
+import { expect, test, type Page } from '@playwright/test';
 import {
   expectNoComplaints,
   hearNothing,
@@ -25,10 +25,13 @@ test('an evening is laid out to its end, repeated, and others begin like it', as
   const page = await person.context.newPage();
   await page.goto(`/evenings/${evening.id}`);
   await expect(page.getByText('105 minutes left over')).toBeVisible();
+  // The words of the sentence are its fields.
+  await page.getByRole('button', { name: 'evening after work' }).click();
   await page.getByRole('combobox', { name: 'What it is' }).selectOption('morning');
   await expect(page.getByText(/A warm-up of 15 to 20 minutes/)).toBeVisible();
 
   // A short warm-up of its own after the break, and an evening that is too full.
+  const item = (name: RegExp) => page.locator('[data-item]').filter({ hasText: name });
   await page.getByRole('button', { name: 'break', exact: true }).click();
   await page.getByRole('button', { name: 'warm-up', exact: true }).click();
   await page.getByRole('button', { name: 'notices', exact: true }).click();
@@ -36,33 +39,50 @@ test('an evening is laid out to its end, repeated, and others begin like it', as
   await minutes.fill('95');
   await minutes.press('Enter');
   await expect(page.getByText('10 minutes too much for the evening')).toBeVisible();
-  await minutes.fill('10');
+  // Minute by minute, by keyboard and by pointer.
+  await minutes.fill('8');
   await minutes.press('Enter');
-  await page.getByRole('button', { name: 'Notices: earlier' }).click();
+  await page.getByRole('slider', { name: 'Length of Notices' }).press('ArrowRight');
+  await expect(minutes).toHaveValue('9');
+  const end = (await page.getByRole('slider', { name: 'Length of Notices' }).boundingBox())!;
+  await page.mouse.move(end.x + 12, end.y + 15);
+  await page.mouse.down();
+  await page.mouse.move(end.x + 62, end.y + 15, { steps: 4 });
+  await page.mouse.up();
+  await expect.poll(async () => Number(await minutes.inputValue())).toBeGreaterThan(12);
+  await page.getByRole('button', { name: 'earlier', exact: true }).click();
   await expect(page.getByRole('list', { name: 'Agenda' }).getByRole('listitem')).toHaveCount(4);
   await expect(
-    page
-      .getByRole('list', { name: 'Agenda' })
-      .getByRole('listitem')
-      .nth(2)
-      .getByRole('textbox')
-      .first(),
-  ).toHaveValue('Notices');
+    page.getByRole('list', { name: 'Agenda' }).getByRole('listitem').nth(2),
+  ).toContainText('Notices');
+  await expect(page.getByText(/^saved \d\d:\d\d$/)).toBeVisible();
+  const stored = async () => {
+    const at = `/api/choirs/${person.choir}/evenings/${evening.id}`;
+    return ((await (await person.request.get(at)).json()) as Evening).agenda.length;
+  };
+  await expect.poll(stored).toBe(4);
 
-  // A warm-up that has a plan is not left out unseen.
-  await page.getByRole('button', { name: 'Leave Warm-up out' }).first().click();
-  await page.getByRole('button', { name: 'Keep the evening' }).click();
+  // A warm-up that has a plan is not taken out unseen.
+  await item(/^Warm-up/)
+    .first()
+    .click();
+  await page.getByRole('button', { name: 'take out' }).click();
   await expect(page.getByRole('alert')).toContainText('has a plan');
-  await page.getByRole('button', { name: 'as it was' }).click();
-  await page.getByRole('button', { name: 'warm-up', exact: true }).click();
   // A closed tab loses nothing.
   await page.reload();
-  await expect(page.getByRole('list', { name: 'Agenda' }).getByRole('listitem')).toHaveCount(2);
-  await page.getByRole('button', { name: 'Keep the evening' }).click();
-  await expect(page.getByRole('button', { name: 'Keep the evening' })).toBeDisabled();
+  await expect(page.getByRole('list', { name: 'Agenda' }).getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByRole('alert')).toContainText('has a plan');
+  await page.getByRole('button', { name: 'warm-up', exact: true }).click();
+  await page.getByRole('button', { name: 'undo', exact: true }).click();
+  await expect(page.getByRole('list', { name: 'Agenda' }).getByRole('listitem')).toHaveCount(3);
+  await page.getByRole('button', { name: 'as it is stored' }).click();
+  await expect(page.getByRole('list', { name: 'Agenda' }).getByRole('listitem')).toHaveCount(4);
 
   // The second warm-up is planned like the first.
-  await page.getByRole('link', { name: 'plan it' }).last().click();
+  await item(/^Warm-up/)
+    .last()
+    .click();
+  await page.getByRole('link', { name: 'plan it' }).click();
   await expect(page.getByText('5 minutes are set aside, and nothing is planned')).toBeVisible();
   await page.goto(`/evenings/${evening.id}`);
 
@@ -80,7 +100,7 @@ test('an evening is laid out to its end, repeated, and others begin like it', as
   await page.getByRole('combobox', { name: 'Begins like' }).selectOption('Mornings');
   await expect(page.getByLabel('Place', { exact: true })).toHaveValue('Hall');
   const date = new Date(Date.now() + 60 * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel('Date').fill(date);
+  await page.getByLabel('Date', { exact: true }).fill(date);
   await page.getByRole('button', { name: 'Add the evening' }).click();
   await expect(page.getByText('15 minutes are set aside, and nothing is planned')).toBeVisible();
 
@@ -98,39 +118,37 @@ test('two windows on one evening: the later one is told, and nothing of it is lo
   const person = await newPerson(browser);
   await hearNothing(person);
   const evening = await newEvening(person);
+  const place = (page: Page) => page.getByLabel('Place', { exact: true });
   const open = async () => {
     const page = await person.context.newPage();
     await page.goto(`/evenings/${evening.id}`);
-    await expect(page.getByLabel('Place', { exact: true })).toHaveValue('Hall');
+    await page.getByRole('button', { name: 'Hall', exact: true }).click();
+    await expect(place(page)).toHaveValue('Hall');
     return page;
   };
+  const placeStored = async () => {
+    const at = `/api/choirs/${person.choir}/evenings/${evening.id}`;
+    return ((await (await person.request.get(at)).json()) as Evening).place;
+  };
   const [mine, theirs] = [await open(), await open()];
-  await theirs.getByLabel('Place', { exact: true }).fill('Chapel');
-  await theirs.getByRole('button', { name: 'Keep the evening' }).click();
-  await expect(theirs.getByRole('button', { name: 'Keep the evening' })).toBeDisabled();
-  await mine.getByLabel('Place', { exact: true }).fill('School');
-  await mine.getByRole('button', { name: 'Keep the evening' }).click();
+  await theirs.bringToFront();
+  await place(theirs).fill('Chapel');
+  await expect.poll(placeStored).toBe('Chapel');
+  await place(mine).fill('School');
   await expect(mine.getByRole('alert')).toContainText('What you changed is still here.');
-  await expect(mine.getByLabel('Place', { exact: true })).toHaveValue('School');
+  await expect(place(mine)).toHaveValue('School');
   // A closed tab loses it as little.
   await mine.close();
   const again = await person.context.newPage();
   await again.goto(`/evenings/${evening.id}`);
-  await expect(again.getByLabel('Place', { exact: true })).toHaveValue('School');
+  await expect(again.getByRole('button', { name: 'School', exact: true })).toBeVisible();
   await again.getByRole('button', { name: 'take theirs' }).click();
-  await expect(again.getByLabel('Place', { exact: true })).toHaveValue('Chapel');
+  await again.getByRole('button', { name: 'Chapel', exact: true }).click();
   // Or the own change is put over theirs.
-  await again.getByLabel('Place', { exact: true }).fill('School');
-  await theirs.getByLabel('Place', { exact: true }).fill('Barn');
-  await theirs.getByRole('button', { name: 'Keep the evening' }).click();
-  const placeStored = async () => {
-    const at = `/api/choirs/${person.choir}/evenings/${evening.id}`;
-    return ((await (await person.request.get(at)).json()) as { place: string }).place;
-  };
+  await place(theirs).fill('Barn');
   await expect.poll(placeStored).toBe('Barn');
-  await again.getByRole('button', { name: 'Keep the evening' }).click();
+  await place(again).fill('School');
   await again.getByRole('button', { name: 'put yours over it' }).click();
-  await again.getByRole('button', { name: 'Keep the evening' }).click();
   await expect.poll(placeStored).toBe('School');
 });
 
@@ -139,24 +157,25 @@ test('what another window stores of an evening shows at once, and leaves a chang
 }) => {
   const person = await newPerson(browser);
   const evening = await newEvening(person);
+  const place = (page: Page) => page.getByLabel('Place', { exact: true });
   const open = async () => {
     const page = await person.context.newPage();
     await page.goto(`/evenings/${evening.id}`);
-    await expect(page.getByLabel('Place', { exact: true })).toHaveValue('Hall');
+    await page.getByRole('button', { name: 'Hall', exact: true }).click();
+    await expect(place(page)).toHaveValue('Hall');
     return page;
   };
   const [mine, theirs] = [await open(), await open()];
-  const keep = async (place: string) => {
-    await theirs.getByLabel('Place', { exact: true }).fill(place);
-    await theirs.getByRole('button', { name: 'Keep the evening' }).click();
-    await expect(theirs.getByRole('button', { name: 'Keep the evening' })).toBeDisabled();
-  };
-  await keep('Chapel');
-  await expect(mine.getByLabel('Place', { exact: true })).toHaveValue('Chapel');
-  await mine.getByLabel('Place', { exact: true }).fill('School');
-  await keep('Barn');
+  await place(theirs).fill('Chapel');
+  await expect(place(mine)).toHaveValue('Chapel');
+  // What is only half typed is not sent, so it has begun and is not stored.
+  await place(mine).fill('');
+  await place(theirs).fill('Barn');
+  await expect(mine.getByText('two versions: choose')).toBeVisible();
   await expect(mine.getByRole('alert')).toContainText('What you changed is still here.');
-  await expect(mine.getByLabel('Place', { exact: true })).toHaveValue('School');
+  await expect(place(mine)).toHaveValue('');
+  await mine.getByRole('button', { name: 'take theirs' }).click();
+  await expect(place(mine)).toHaveValue('Barn');
   expectNoComplaints(person.context);
 });
 

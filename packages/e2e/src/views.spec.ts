@@ -1,5 +1,5 @@
-import AxeBuilder from '@axe-core/playwright';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
+import { expectAccessible } from './accessible';
 import {
   addSingers,
   expectNoComplaints,
@@ -8,12 +8,6 @@ import {
   newPerson,
   storePlan,
 } from './person';
-
-/** Drawings are pictures with a name; what is inside them is left out, the rest of the page is looked at whole. */
-async function expectAccessible(page: Page): Promise<void> {
-  const { violations } = await new AxeBuilder({ page }).exclude('svg').analyze();
-  expect(violations.map(({ id, nodes }) => `${id}: ${nodes[0]?.html ?? ''}`)).toEqual([]);
-}
 
 const sizes = [
   { width: 1280, height: 800 },
@@ -234,7 +228,7 @@ test('a new choir is led from nothing to a first plan', async ({ browser }) => {
   await expect(page.getByRole('heading', { name: 'There is no evening yet' })).toBeVisible();
   await page.getByRole('link', { name: 'Add an evening' }).click();
   const date = new Date(Date.now() + 3 * 86_400_000).toISOString().slice(0, 10);
-  await page.getByLabel('Date').fill(date);
+  await page.getByLabel('Date', { exact: true }).fill(date);
   await page.getByLabel('Minutes for the warm-up').fill('500');
   await page.getByLabel('Place', { exact: true }).fill('Hall');
   await page.getByRole('button', { name: 'Add the evening' }).click();

@@ -1,3 +1,4 @@
+import { strToU8, zipSync } from 'fflate';
 import { compress } from './container/compressed';
 import { UnreadableFile } from './common/found';
 import { readFile } from './readFile';
@@ -103,5 +104,18 @@ describe('a file that is odd', () => {
       ...inside,
     ]);
     expect(notesIn(file)).toBe(4);
+  });
+  it('is read: an archive with other files, other strokes and other capitals', () => {
+    const container =
+      '<container><rootfiles><rootfile full-path="pages.pdf" media-type="application/pdf"/><rootfile full-path="./music/song.xml"/></rootfiles></container>';
+    const archive = zipSync({
+      'Meta-inf/container.xml': strToU8(container),
+      'pages.pdf': strToU8('%PDF'),
+      'other.xml': strToU8('<other/>'),
+      'music\\song.xml': strToU8(small),
+    });
+    expect(notesIn(archive)).toBe(4);
+    // What stands before an archive is no part of it.
+    expect(notesIn(Uint8Array.from([0x50, 0x4b, 9, 9, ...archive]))).toBe(4);
   });
 });

@@ -36,7 +36,9 @@ const sameNeed = (a: PartNeed, b: PartNeed): boolean =>
 function carriedOver(segment: Segment, was: Tonight, now: Tonight): [Segment, KeyChange] {
   const change = keyChange(segment, was, now, computed);
   const { keys } = change.now;
-  const stuck = keys.kind !== 'none' && !keys.sung;
+  const stuck =
+    keys.kind !== 'none' &&
+    (!keys.sung || (keys.kind === 'ladder' && keys.sung.beyond !== undefined));
   if (segment.choices.start === null || (!stuck && change.misfits.length === 0)) {
     return [segment, change];
   }

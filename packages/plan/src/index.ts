@@ -10,6 +10,8 @@ export * from './edit/perform';
 export * from './evaluate';
 export * from './firstSteps';
 export * from './itemTime';
+export * from './warmUpBefore';
 export * from './needs';
 export * from './open';
+export * from './proposal';
 export { candidate } from './remembered';

@@ -1,4 +1,6 @@
 import { createListener, listenTo } from './listen';
+import { hear, waitFor } from './holding';
+import { choirNote, mainsHum, padNote, pinkNoise, withBelow } from './testing/hall';
 import { seeded, singNote, vowels, type SungNote } from './voice';
 
 const kinds = ['sine', ...(Object.keys(vowels) as (keyof typeof vowels)[])] as const;
@@ -40,6 +42,50 @@ describe('a voice from E2 to C6', () => {
     expect(right).toBeGreaterThanOrEqual(0.98);
     expect(octave).toBeLessThan(0.01);
   });
+});
+
+describe('a real room', () => {
+  const notes = [43, 69, 80];
+  const seconds = 1.4;
+  const made = (note: number, more: Partial<SungNote> = {}) => sung({ note, seconds, ...more });
+  const length = seconds * 16_000;
+  const heard = (make: (note: number) => ReturnType<typeof sung>) => {
+    let [all, right, octave, held] = [0, 0, 0, 0];
+    for (const note of notes) {
+      const frames = listenTo(make(note));
+      all += frames.length;
+      right += frames.filter(({ midi }) => midi === note).length;
+      octave += frames.filter(({ midi }) => midi !== null && Math.abs(midi - note) >= 11).length;
+      if (frames.reduce(hear, waitFor(note)).heard.kind === 'held') held += 1;
+    }
+    return { right: right / all, octave: octave / all, held };
+  };
+  it.each([4.5, 5.5, 6.5])(
+    'holds a note through a vibrato of a hundred cents, %s a second',
+    (hertz) => {
+      const { held } = heard((note) => made(note, { vibrato: { cents: 100, hertz } }));
+      expect(held).toBe(notes.length);
+    },
+  );
+  it.each([
+    ['noise of a hall at 10 dB', (note: number) => pinkNoise(length, seeded(note)), 10],
+    ['the hum of the mains at 14 dB', () => mainsHum(length, 16_000), 14],
+    ['the hum of other mains at 14 dB', () => mainsHum(length, 16_000, 60), 14],
+  ])('leaves nine of ten readings right in %s', (_, noise, below) => {
+    const { right, octave } = heard((note) => withBelow(made(note), noise(note), below));
+    expect(right).toBeGreaterThanOrEqual(0.9);
+    expect(octave).toBeLessThan(0.01);
+  });
+  it.each([
+    ['aahs', (note: number) => choirNote({ ...choirOf(note), vowel: 'ah' })],
+    ['oohs', (note: number) => choirNote({ ...choirOf(note), vowel: 'oo' }, 8, 25)],
+    ['pads', (note: number) => padNote(note, seconds, 16_000)],
+  ])('never slips by an octave on a synthesised choir’s %s', (_, make) => {
+    const { right, octave } = heard(make);
+    expect(octave).toBeLessThan(0.01);
+    expect(right).toBeGreaterThanOrEqual(0.9);
+  });
+  const choirOf = (note: number) => ({ note, seconds, sampleRate: 16_000, random: seeded(1) });
 });
 
 describe('a listener', () => {
@@ -95,6 +141,7 @@ describe('a listener', () => {
       () => 0,
       () => (random() - 0.5) * 0.3,
       (i: number) => 0.02 * Math.sin((2 * Math.PI * 50 * i) / 16_000),
+      (i: number) => 0.2 * Math.sin((2 * Math.PI * 60 * i) / 16_000),
     ]) {
       const samples = Float32Array.from({ length: 16_000 }, (_, i) => make(i));
       const frames = listenTo({ sampleRate: 16_000, samples });

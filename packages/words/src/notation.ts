@@ -2,7 +2,7 @@ import {
   noteInKey,
   spellKey,
   tonicName,
-  type AccidentalPreference,
+  type NoteWriting,
   type Mode,
   type MidiNote,
   type PartName,
@@ -17,15 +17,15 @@ function notesInWords(
   line: PartLine,
   tonic: MidiNote,
   mode: Mode,
-  accidentals: AccidentalPreference | undefined,
+  writing: NoteWriting | undefined,
 ): string {
   const notes = line.events.flatMap(({ midi, glideTo }) => {
     if (midi === null) return [];
-    const name = noteInKey(midi, tonic, mode, accidentals);
+    const name = noteInKey(midi, tonic, mode, writing);
     return [
       glideTo === undefined
         ? name
-        : `${name} sliding to ${noteInKey(glideTo, tonic, mode, accidentals)}`,
+        : `${name} sliding to ${noteInKey(glideTo, tonic, mode, writing)}`,
     ];
   });
   if (notes.length === 0) return 'rest';
@@ -39,18 +39,18 @@ export function scoreInWords(
   {
     tonic,
     mode,
-    accidentals,
+    writing,
     parts,
   }: {
     readonly tonic: MidiNote;
     readonly mode: Mode;
-    readonly accidentals?: AccidentalPreference | undefined;
+    readonly writing?: NoteWriting | undefined;
     readonly parts: (id: string) => PartName;
   },
 ): string {
   const byNotes = new Map<string, string[]>();
   for (const line of lines) {
-    const words = notesInWords(line, tonic, mode, accidentals);
+    const words = notesInWords(line, tonic, mode, writing);
     byNotes.set(words, [...(byNotes.get(words) ?? []), parts(line.part).many]);
   }
   const sung = [...byNotes].map(([words, who]) => {
@@ -58,9 +58,9 @@ export function scoreInWords(
   });
   const key =
     mode === 'chromatic'
-      ? `On ${tonicName(tonic, mode, accidentals)}`
-      : `${tonicName(tonic, mode, accidentals)} ${mode}`;
-  const { signature } = spellKey(tonic, mode, accidentals);
+      ? `On ${tonicName(tonic, mode, writing)}`
+      : `${tonicName(tonic, mode, writing)} ${mode}`;
+  const { signature } = spellKey(tonic, mode, writing);
   const count = Math.abs(signature);
   const signs =
     count === 0

@@ -1,9 +1,13 @@
 import {
+  type AimReached,
   type Section,
+  noteInKey,
   noteName,
   tonicName,
+  namingOf,
   trebleTonic,
-  type AccidentalPreference,
+  type NoteNames,
+  type NoteWriting,
   type Demand,
   type PartAnalysis,
   type PieceAnalysis,
@@ -35,14 +39,30 @@ function outsideInWords({ comfort }: PartAnalysis): Fact {
     : { words: words.join(', '), matters: true };
 }
 
+/** How a note of a piece is called: in its key, so F♯ in G major; by the axis where it has none. */
+export function noteOfPiece(
+  { key, transpose }: Pick<PieceAnalysis, 'key' | 'transpose'>,
+  writing: NoteWriting,
+): (midi: number) => string {
+  if (!key) return (midi) => noteName(midi, writing);
+  const tonic = trebleTonic(key.fifths, key.mode) + transpose;
+  const as = transpose === 0 ? asWritten(key.fifths, writing) : writing;
+  return (midi) => noteInKey(midi, tonic, key.mode, as);
+}
+
+/** The choir's names with the accidentals of a printed signature. */
+const asWritten = (fifths: number, writing: NoteWriting): NoteNames => ({
+  naming: namingOf(writing),
+  accidentals: fifths > 0 ? 'sharps' : 'flats',
+});
+
 /** What a piece asks of a part, a line each, at most seven. */
-export function partFacts(part: PartAnalysis, accidentals: AccidentalPreference): Fact[] {
+export function partFacts(part: PartAnalysis, note: (midi: number) => string): Fact[] {
   const { figures, comfort } = part;
-  const note = (midi: number) => noteName(midi, accidentals);
   const { longestPhrase, fastestRun, widestLeap, middle } = figures;
   const said: (Fact | false)[] = [
     { words: `${note(figures.lowest)} to ${note(figures.highest)}`, matters: true },
-    { words: `four fifths ${note(middle[0])} to ${note(middle[1])}`, matters: false },
+    { words: `mostly ${note(middle[0])} to ${note(middle[1])}`, matters: false },
     outsideInWords(part),
     { words: highInWords(comfort.high), matters: false },
     {
@@ -88,7 +108,7 @@ function breathInWords(
 function comfortInWords(
   { parts }: PieceAnalysis,
   sections: readonly Section[],
-  accidentals: AccidentalPreference,
+  note: (midi: number) => string,
 ): string | undefined {
   const left = parts.flatMap(({ part, figures }) => {
     const comfort = sections.find(({ id }) => id === part)?.comfort;
@@ -96,26 +116,26 @@ function comfortInWords(
     const above = figures.highest - comfort[1];
     const below = comfort[0] - figures.lowest;
     return [
-      { part, by: above, note: figures.highest, way: 'up', side: 'above' },
-      { part, by: below, note: figures.lowest, way: 'down', side: 'below' },
+      { part, by: above, midi: figures.highest, way: 'up', side: 'above' },
+      { part, by: below, midi: figures.lowest, way: 'down', side: 'below' },
     ].filter(({ by }) => by > 0);
   });
   const [furthest] = left.sort((a, b) => b.by - a.by);
   if (!furthest) return undefined;
-  const { part, by, note, way, side } = furthest;
-  return `the ${manyOf(sections, part)} go ${way} to ${noteName(note, accidentals)}, ${semitonesInWords(by)} ${side} tonight`;
+  const { part, by, midi, way, side } = furthest;
+  return `the ${manyOf(sections, part)} go ${way} to ${note(midi)}, ${semitonesInWords(by)} ${side} tonight`;
 }
 
 /** The one sentence about a piece: what it asks most, of whom, and where. */
 export function pieceSentence(
   analysis: PieceAnalysis,
   sections: readonly Section[],
-  { phrase, accidentals }: { phrase: number; accidentals: AccidentalPreference },
+  { phrase, writing }: { phrase: number; writing: NoteWriting },
 ): string {
   if (analysis.parts.length === 0)
     return 'Nobody sings anything in it yet: say who sings which line.';
   const breath = breathInWords(analysis, sections, phrase);
-  const comfort = comfortInWords(analysis, sections, accidentals);
+  const comfort = comfortInWords(analysis, sections, noteOfPiece(analysis, writing));
   const said = [breath, comfort].filter((one) => one !== undefined);
   if (said.length > 0) return asSentences([said.join(', and ')])[0]!;
   return 'Everything lies inside tonight’s voices, and no phrase outlasts the breath.';
@@ -144,12 +164,12 @@ export const metreInWords = (metre: PieceAnalysis['metre']): string => {
 export function keyInWords(
   key: PieceAnalysis['key'],
   transpose: number,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
   if (!key) return '';
   const tonic = trebleTonic(key.fifths, key.mode) + transpose;
-  const preference = transpose === 0 ? (key.fifths > 0 ? 'sharps' : 'flats') : accidentals;
-  return `${tonicName(tonic, key.mode, preference)} ${key.mode}`;
+  const as = transpose === 0 ? asWritten(key.fifths, writing) : writing;
+  return `${tonicName(tonic, key.mode, as)} ${key.mode}`;
 }
 
 /** «as written», «a tone lower». */
@@ -187,4 +207,34 @@ export function languageInWords(language: string): string {
   } catch {
     return language;
   }
+}
+
+/**
+ * What an exercise of bars reaches of them as they are written: «The sopranos sing the F5 as it is
+ * written.», or which note it is that they do not reach tonight, and what they reach instead.
+ */
+export function aimInWords(
+  reached: AimReached,
+  sections: readonly Pick<Section, 'id' | 'many'>[],
+  writing: NoteWriting,
+): string {
+  const who = sections.find(({ id }) => id === reached.part)?.many ?? reached.part;
+  const note = (midi: number) => noteName(midi, writing);
+  if (reached.kind === 'reached') {
+    return `It climbs to the bars as they are written: the ${who} up to ${note(reached.highest)}.`;
+  }
+  const { wanted, highest, limit } = reached;
+  const instead =
+    highest === undefined
+      ? 'they rest in every key'
+      : highest === wanted
+        ? 'they sing it lower in the scale'
+        : `it brings them to ${note(highest)} instead`;
+  if (!limit)
+    return `The ${who} do not come to the ${note(wanted)} that is written there; ${instead}.`;
+  const why =
+    limit.end === 'top'
+      ? `is out of the ${who}’ reach tonight, which ends at ${note(limit.note)}`
+      : `goes with a note below the ${who}’ reach tonight, which begins at ${note(limit.note)}`;
+  return `The ${note(wanted)} that is written there ${why}; ${instead}.`;
 }

@@ -1,6 +1,6 @@
 import {
   noteName,
-  type AccidentalPreference,
+  type NoteWriting,
   type Condition,
   type PartName,
   type PitchRange,
@@ -10,16 +10,14 @@ import { conditionWords } from './labels';
 import { counted, listInWords, semitonesInWords } from './counting';
 
 /** «D4–F5». */
-export const rangeInFigures = (
-  [low, high]: PitchRange,
-  accidentals: AccidentalPreference,
-): string => `${noteName(low, accidentals)}–${noteName(high, accidentals)}`;
+export const rangeInFigures = ([low, high]: PitchRange, writing: NoteWriting): string =>
+  `${noteName(low, writing)}–${noteName(high, writing)}`;
 
 /** «D4 to F5», or «D4 alone». */
-export const rangeInWords = ([low, high]: PitchRange, accidentals: AccidentalPreference): string =>
+export const rangeInWords = ([low, high]: PitchRange, writing: NoteWriting): string =>
   low === high
-    ? `${noteName(low, accidentals)} alone`
-    : `${noteName(low, accidentals)} to ${noteName(high, accidentals)}`;
+    ? `${noteName(low, writing)} alone`
+    : `${noteName(low, writing)} to ${noteName(high, writing)}`;
 
 /** «eleven singers», «one soprano». */
 const people = (count: number, { one, many }: PartName): string => counted(count, one, many);
@@ -43,6 +41,19 @@ export function conditionInWords(condition: Condition, trim: Trim): string {
   return cuts.length > 0 ? `${conditionWords[condition]}: ${listInWords(cuts)}` : '';
 }
 
+/** What it changes in a section how its singers are tonight: «as they are tonight, the basses’ band narrows from G2–D4 to A♭2–C4». */
+export function statesInWords(
+  many: string,
+  comfort: PitchRange,
+  usual: PitchRange,
+  writing: NoteWriting,
+): string | undefined {
+  const [low, high] = [comfort[0] - usual[0], comfort[1] - usual[1]];
+  if (low === 0 && high === 0) return undefined;
+  const how = low >= 0 && high <= 0 ? 'narrows' : low <= 0 && high >= 0 ? 'widens' : 'moves';
+  return `as they are tonight, the ${many}’ band ${how} from ${rangeInFigures(usual, writing)} to ${rangeInFigures(comfort, writing)}`;
+}
+
 /** What absence changes in a section: «two basses away: the basses lose D4», or what they gain. */
 export function absenceInWords(
   band: {
@@ -52,12 +63,12 @@ export function absenceInWords(
     readonly comfort: PitchRange;
   },
   everyone: PitchRange,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string | undefined {
   const { away = 0, comfort, many } = band;
   if (away === 0) return undefined;
   const who = `${people(away, band)} away`;
-  const name = (note: number) => noteName(note, accidentals);
+  const name = (note: number) => noteName(note, writing);
   const span = (from: number, to: number) =>
     from === to ? name(from) : `${name(from)} to ${name(to)}`;
   const changes = [

@@ -22,7 +22,7 @@ export function typedProblemInWords({ code, word = '' }: TypedProblem): string {
     case 'altered-too-far':
       return 'Raise or lower a step by two at most.';
     case 'too-far-away':
-      return 'That is more than four octaves away from the tonic.';
+      return 'That is more than four octaves away from the first step.';
     case 'breath-without-note':
       return 'A breath , comes after a note.';
     case 'breath-in-bound-note':
@@ -36,7 +36,7 @@ export function typedProblemInWords({ code, word = '' }: TypedProblem): string {
     case 'no-note':
       return 'Type a line, like 1 2 3 4 5:2.';
     case 'unreadable':
-      return `“${word}” cannot be read here. Type a step of the scale (1 to ${highestStep}), r for a rest, or a loudness from pp to ff.`;
+      return `“${word}” cannot be read here. Type a step of the scale (1 to ${highestStep}, or do re mi, or names of notes), r for a rest, or a loudness from pp to ff.`;
     case 'slide-not-plain':
       return 'A slide has only steps and beats, like 1 5:3; its syllable stands beside it.';
     case 'slide-first-with-beats':

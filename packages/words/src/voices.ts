@@ -1,6 +1,6 @@
 import {
   noteName,
-  type AccidentalPreference,
+  type NoteWriting,
   type PitchRange,
   type LimitsProblem,
   type PartName,
@@ -14,9 +14,9 @@ const notes = (count: number): string => (count === 1 ? 'note' : counted(count, 
 export function partFitInWords(
   { missing, shared }: PartFit,
   { one, comfort }: PartName & { readonly comfort: PitchRange },
-  accidentals?: AccidentalPreference,
+  writing?: NoteWriting,
 ): string {
-  const name = (note: number) => noteName(note, accidentals);
+  const name = (note: number) => noteName(note, writing);
   if (shared === 0) return `as ${one}: no note of the part’s usual comfort`;
   const lacks = [
     ...(missing.bottom > 0
@@ -39,13 +39,13 @@ export const withoutInWords = (names: readonly string[]): string =>
 export function limitsProblemInWords(
   problem: LimitsProblem,
   { many }: Pick<PartName, 'many'>,
-  accidentals?: AccidentalPreference,
+  writing?: NoteWriting,
 ): string {
-  const note = noteName(problem.note, accidentals);
+  const note = noteName(problem.note, writing);
   if (problem.code === 'light-top') {
     return `${note} is no usual top of a light register for ${many}. Check the octave.`;
   }
-  const against = noteName(problem.against, accidentals);
+  const against = noteName(problem.against, writing);
   switch (problem.code) {
     case 'comfort-upside-down':
       return `${note} lies above ${against}; the lowest easy note comes first.`;

@@ -1,4 +1,5 @@
 import {
+  askedFor,
   limitsProblems,
   mixedChoir,
   occasions,
@@ -27,6 +28,7 @@ import {
   rowProblemInWords,
   scoreInWords,
   searchWords,
+  understoodInWords,
   semitonesInWords,
   typedProblemInWords,
   withoutInWords,
@@ -159,7 +161,7 @@ describe('a row of a roster that cannot be read', () => {
       '«Q» is no note; write it like C4, F♯3 or B♭4.',
     ]);
     expect(said(['Noor', 'S', 'C4', '', '', ''])).toEqual([
-      '«Easy to» is missing; a range needs both easy notes.',
+      '«Easy to» is missing; a range needs both its notes.',
     ]);
     expect(said(['Noor', 'B', 'C4', 'C7', '', ''])[0]).toMatch(/^C7 is more than an octave above/);
   });
@@ -195,6 +197,16 @@ describe('a typed line that cannot be read', () => {
 });
 
 describe('what is searched of an exercise', () => {
+  it('is said as it was understood, and not where it stands as it is', () => {
+    expect(understoodInWords(askedFor('flat and seated'))).toBe(
+      '“flat” as tuning or listening; “seated” as everyone sits and nothing on the floor',
+    );
+    expect(understoodInWords(askedFor('tired children'))).toMatch(
+      /“tired” as .*little effort; “children” as fit for children, little effort and easy ones/,
+    );
+    expect(understoodInWords(askedFor('embers'))).toBe('');
+    expect(understoodInWords(askedFor('legato'))).toBe('');
+  });
   it('has its name, cue, purposes and kind, without case or accents', () => {
     const words = searchWords({
       name: 'Süßer Zug',

@@ -1,7 +1,10 @@
 import { exerciseSchema } from '@wide-fern/contract';
-import { cautions } from '@wide-fern/words';
+import { cautions, searched } from '@wide-fern/words';
 import {
+  askedFor,
   computeSegment,
+  isFound,
+  meanings,
   figureOf,
   isPitched,
   kinds,
@@ -158,6 +161,20 @@ describe('the keys of the built-in exercises, for a mixed choir', () => {
         { sections: usualSections(mixedChoir), needs: [] },
       );
       expect(keys.kind !== 'none' && keys.sung !== undefined).toBe(true);
+    },
+  );
+});
+
+describe('what directors ask for in their words', () => {
+  const found = (typed: string) => {
+    const asked = askedFor(typed);
+    return exercises.filter((one) => isFound(searched(one), asked)).length;
+  };
+  it.each(meanings.flatMap(({ said }) => said))(
+    '«%s» finds something, and not everything',
+    (said) => {
+      expect(found(said)).toBeGreaterThan(0);
+      expect(found(said)).toBeLessThan(exercises.length / 2);
     },
   );
 });

@@ -107,6 +107,12 @@ describe('a call', () => {
     expect(messageOf(error)).toContain('cannot be reached');
   });
 
+  it('tells a part of the application that was never fetched from a fault in the page', () => {
+    const unfetched = new TypeError('Failed to fetch dynamically imported module: /assets/x.js');
+    expect(messageOf(unfetched)).toMatch(/^This page was not opened on this device before/);
+    expect(messageOf(new TypeError('x is undefined'))).toMatch(/^Something went wrong/);
+  });
+
   it('that was called off is no error of the server', async () => {
     const off = new AbortController();
     off.abort();

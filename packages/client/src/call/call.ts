@@ -10,6 +10,7 @@ import {
   type QueryOf,
   type ReplyOf,
 } from '@wide-fern/contract';
+import { noteAnswer, noteStored } from '../device/offline';
 
 /** What the server refused, or that it could not be reached (status 0). */
 export class ApiError extends Error {
@@ -32,6 +33,9 @@ export class ApiError extends Error {
     return this.status === 0 || this.status >= 500 || this.status === 429;
   }
 }
+
+/** How long an answer may take that is only read, in ms. */
+const longestWait = 30_000;
 
 const unreachable = () =>
   new ApiError(
@@ -99,19 +103,30 @@ async function fetched<N extends EndpointName>(name: N, asked: Asked<N>): Promis
     body?: unknown;
     signal?: AbortSignal;
   };
+  const { method } = placeOf(name);
+  // What is only looked at does not wait for ever.
+  const limit = new AbortController();
+  const timer = method === 'GET' ? setTimeout(() => limit.abort(), longestWait) : undefined;
+  signal?.addEventListener('abort', () => limit.abort());
+  if (signal?.aborted) limit.abort();
+  const address = addressOf(name, params, query);
   let response: Response;
   try {
-    response = await fetch(addressOf(name, params, query), {
-      method: placeOf(name).method,
+    response = await fetch(address, {
+      method,
       credentials: 'same-origin',
       ...bodyOf(body),
-      ...(signal ? { signal } : {}),
+      signal: limit.signal,
     });
   } catch (error) {
-    if (error instanceof DOMException && error.name === 'AbortError') throw error;
+    if (signal?.aborted) throw error;
     throw unreachable();
+  } finally {
+    clearTimeout(timer);
   }
+  noteAnswer(response);
   if (!response.ok) throw await asError(response);
+  if (method !== 'GET') noteStored(address);
   return response;
 }
 
@@ -153,8 +168,15 @@ export async function callAll<N extends PagedName>(name: N, asked: Asked<N>): Pr
   }
 }
 
+/** What browsers call it when a part of the application could not be fetched. */
+const isUnfetched = (error: unknown): boolean =>
+  error instanceof TypeError && /import(ed|ing)\b.*\bmodule/i.test(error.message);
+
 /** What to tell a person about an error of any kind. */
-export const messageOf = (error: unknown): string =>
-  error instanceof ApiError
-    ? error.message
-    : 'Something went wrong in this page. Load it again; what was saved is safe.';
+export function messageOf(error: unknown): string {
+  if (error instanceof ApiError) return error.message;
+  if (isUnfetched(error)) {
+    return 'This page was not opened on this device before, and the server cannot be reached. Try again when it is back.';
+  }
+  return 'Something went wrong in this page. Load it again; what was saved is safe.';
+}

@@ -1,5 +1,6 @@
 import { exercises } from '@wide-fern/catalogue';
 import type { EditFact } from '@wide-fern/contract';
+import type { KeyProposal } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
 import { planActs } from './acts';
 import { createPlanStore } from './planStore';
@@ -8,10 +9,15 @@ function open(...ids: readonly string[]) {
   const document = documentOf(...ids);
   const store = createPlanStore(planOf(document), document);
   const said: EditFact[] = [];
-  const acts = planActs(store, (fact) => said.push(fact));
+  const asked: (KeyProposal | undefined)[] = [];
+  const acts = planActs(
+    store,
+    (fact) => said.push(fact),
+    (proposal) => asked.push(proposal),
+  );
   store.getState().choose(ids[0]!);
   const segment = (id: string) => store.getState().document.segments.find((one) => one.id === id)!;
-  return { store, acts, said, segment };
+  return { store, acts, said, asked, segment };
 }
 
 describe('the acts on a plan, one after the other without a drawing between', () => {
@@ -36,6 +42,17 @@ describe('the acts on a plan, one after the other without a drawing between', ()
     expect(segment('narrow-hum').choices.start).toBe(once + 1);
     acts.startBy(-2);
     expect(segment('narrow-hum').choices.start).toBeNull();
+  });
+  it('ask before a part goes beyond its reach, change nothing, and do it when it is wanted', () => {
+    const { acts, asked, segment } = open('pulley');
+    const before = segment('pulley').choices;
+    acts.startOn(90);
+    expect(segment('pulley').choices).toEqual(before);
+    const proposal = asked.at(-1)!;
+    expect(proposal).toMatchObject({ why: 'beyond', choices: { start: 90 } });
+    acts.choose(proposal.choices, 'pulley keys');
+    expect(segment('pulley').choices.start).toBe(90);
+    expect(asked.at(-1)).toBeUndefined();
   });
   it('count keys one by one, leave out, take, and stay at the ends', () => {
     const { store, acts, said, segment } = open('narrow-hum', 'embers');

@@ -1,6 +1,16 @@
 import type { Choices, EditFact, Exercise } from '@wide-fern/contract';
 import { computeSegment, type MidiNote } from '@wide-fern/core';
-import { addExercise, choose, moveTo, takeOut } from '@wide-fern/plan';
+import {
+  addExercise,
+  choose,
+  inLimits,
+  keysNumber,
+  moveTo,
+  startOn,
+  takeOut,
+  type KeyProposal,
+  type KeyStep,
+} from '@wide-fern/plan';
 import { newId } from '../device/windows';
 import type { PlanStore } from './planStore';
 
@@ -12,6 +22,8 @@ export interface PlanActs {
   readonly goBy: (places: number) => void;
   readonly moveBy: (places: number) => void;
   readonly moveTo: (id: string, place: number) => void;
+  /** Starts on a tonic; on the best one when it is null. */
+  readonly startOn: (tonic: MidiNote | null) => void;
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
   readonly takeOut: () => void;
@@ -20,9 +32,14 @@ export interface PlanActs {
 
 /**
  * The acts on a plan. Each reads the plan as it is at that moment: keys can come faster than the
- * page is drawn. What was added, moved or taken out is told to `tell`.
+ * page is drawn. What was added, moved or taken out is told to `tell`; what has to be seen before it is
+ * done goes to `ask`, and goes away with the next act.
  */
-export function planActs(store: PlanStore, tell: (fact: EditFact) => void): PlanActs {
+export function planActs(
+  store: PlanStore,
+  tell: (fact: EditFact) => void,
+  ask: (proposal: KeyProposal | undefined) => void,
+): PlanActs {
   const now = () => {
     const { chosen, document } = store.getState();
     const place = document.segments.findIndex(({ id }) => id === chosen);
@@ -34,7 +51,19 @@ export function planActs(store: PlanStore, tell: (fact: EditFact) => void): Plan
   };
   const change = (changed: Partial<Choices>, label: string) => {
     const { segment } = now();
+    ask(undefined);
     if (segment) edit(choose(segment.id, changed), label);
+  };
+  const follow = (step: KeyStep, label: string) => {
+    if (step.kind === 'do') change(step.choices, label);
+    else ask(step.proposal);
+  };
+  const start = (tonic: MidiNote | null) => {
+    const { segment, document } = now();
+    if (!segment) return;
+    const label = `${segment.id} start`;
+    if (tonic === null) change({ start: null }, label);
+    else follow(startOn(segment, tonic, document), label);
   };
   /** The best start of the chosen segment; undefined when it has no keys or none can be sung. */
   const bestStart = (): MidiNote | undefined => {
@@ -47,6 +76,7 @@ export function planActs(store: PlanStore, tell: (fact: EditFact) => void): Plan
   return {
     choose: change,
     goBy: (places) => {
+      ask(undefined);
       const { document, place } = now();
       const to = Math.min(document.segments.length - 1, Math.max(0, place + places));
       const id = document.segments[to]?.id;
@@ -57,18 +87,18 @@ export function planActs(store: PlanStore, tell: (fact: EditFact) => void): Plan
       const { segment, place } = now();
       if (segment) move(segment.id, place + places);
     },
+    startOn: start,
     startBy: (semitones) => {
       const best = bestStart();
       const { segment } = now();
       if (best === undefined || !segment) return;
-      const to = (segment.choices.start ?? best) + semitones;
-      change({ start: to === best ? null : to }, `${segment.id} start`);
+      start((segment.choices.start ?? best) + semitones);
     },
     keysBy: (count) => {
-      const { segment } = now();
+      const { segment, document } = now();
       if (!segment) return;
-      const repetitions = segment.choices.repetitions + count;
-      change({ repetitions }, `${segment.id} repetitions`);
+      const repetitions = inLimits('repetitions', segment.choices.repetitions + count);
+      follow(keysNumber(segment, repetitions, document), `${segment.id} repetitions`);
     },
     takeOut: () => {
       const { segment } = now();

@@ -1,5 +1,6 @@
 import { idFromName } from './id';
-import { isWanted, plainWords, type Choosable, type Wanted } from './choosing';
+import { wantedBy, type Choosable, type Wanted } from './choosing';
+import { plainWords } from './finding';
 
 const one: Choosable = {
   phase: 'range',
@@ -14,11 +15,12 @@ const one: Choosable = {
   favourite: false,
   hidden: false,
   own: false,
+  title: 'susser zug',
   words: plainWords('Süßer Zug, an octave. Open it. Pull down. top notes legato, a line for all'),
 };
 const weeks = (count: number) => count * 7 * 24 * 3600 * 1000;
 const fits = (wanted: Wanted, changed: Partial<Choosable> = {}, now = weeks(3)) =>
-  isWanted({ ...one, ...changed }, wanted, now);
+  wantedBy(wanted, now)({ ...one, ...changed });
 
 describe('choosing among exercises', () => {
   it.each<[string, Wanted, Wanted]>([

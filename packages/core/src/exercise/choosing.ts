@@ -1,10 +1,11 @@
 import type { MidiNote } from '../units';
+import { askedFor, isFound, type Searchable } from './finding';
 import type { Kind } from './music';
 import type { Age, PlaceNeed, Phase, Purpose } from './vocabulary';
 
 /** What is wanted of an exercise; what is not said does not matter. */
 export interface Wanted {
-  /** Words that its name, cue, figure or purpose must have, all of them. */
+  /** Words that stand in it, or that directors call it by (finding.ts), all of them. */
   readonly words?: string | undefined;
   readonly phase?: Phase | undefined;
   readonly purpose?: Purpose | undefined;
@@ -25,14 +26,7 @@ export interface Wanted {
 }
 
 /** What has to be known of an exercise to choose among many. */
-export interface Choosable {
-  readonly phase: Phase;
-  readonly purposes: readonly Purpose[];
-  readonly kind: Kind;
-  readonly effort: number;
-  readonly difficulty: number;
-  readonly needs: readonly PlaceNeed[];
-  readonly ages: readonly Age[] | undefined;
+export interface Choosable extends Searchable {
   /** Keys that suit everyone tonight; undefined without pitch. */
   readonly keys: readonly MidiNote[] | undefined;
   /** Milliseconds since 1970; undefined when it was never used. */
@@ -40,22 +34,18 @@ export interface Choosable {
   readonly favourite: boolean;
   readonly hidden: boolean;
   readonly own: boolean;
-  /** All its words, as they are searched. */
-  readonly words: string;
 }
-
-/** Letters as they are compared: without case, without accents. */
-export const plainWords = (words: string): string =>
-  words
-    .toLowerCase()
-    .replaceAll('ß', 'ss')
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '');
 
 const week = 7 * 24 * 3600 * 1000;
 
-/** Whether an exercise is what is wanted. `now` in milliseconds since 1970. */
-export function isWanted(one: Choosable, wanted: Wanted, now: number): boolean {
+/** What tells whether an exercise is what is wanted. `now` in milliseconds since 1970. */
+export function wantedBy(wanted: Wanted, now: number): (one: Choosable) => boolean {
+  const asked = askedFor(wanted.words ?? '');
+  return (one) => isLike(one, wanted, now) && isFound(one, asked);
+}
+
+/** Whether all but the words fits. */
+function isLike(one: Choosable, wanted: Wanted, now: number): boolean {
   const { phase, purpose, kind, mostEffort, mostDifficulty, without, age, leastKeys } = wanted;
   if (one.hidden && !wanted.hidden) return false;
   if (phase && one.phase !== phase) return false;
@@ -71,6 +61,5 @@ export function isWanted(one: Choosable, wanted: Wanted, now: number): boolean {
   }
   if (wanted.favourites && !one.favourite) return false;
   if (wanted.ownOnly && !one.own) return false;
-  const words = plainWords(wanted.words ?? '').split(/\s+/);
-  return words.every((word) => one.words.includes(word));
+  return true;
 }

@@ -6,5 +6,7 @@ export * from './sung';
 export * from './vocabulary';
 export * from './choosing';
 export * from './figure';
+export * from './finding';
 export * from './id';
+export * from './meanings';
 export * from './typed';

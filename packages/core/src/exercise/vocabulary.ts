@@ -1,3 +1,6 @@
+/** The longest text that is sung on one note: what a choir speaks over a drone is one. */
+export const longestSyllable = 2400;
+
 /** The phases of a warm-up in their usual order (docs/model.md, section 3). */
 export const phases = [
   'release',
@@ -70,3 +73,5 @@ export type Age = (typeof ages)[number];
 /** Printed loudness. */
 export const dynamics = ['pp', 'p', 'mp', 'mf', 'f', 'ff'] as const;
 export type Dynamic = (typeof dynamics)[number];
+export const isDynamicWord = (word: string): word is Dynamic =>
+  (dynamics as readonly string[]).includes(word);

@@ -33,6 +33,28 @@ export function oversteps(ladder: Ladder, problem: LadderProblem): Overstep[] {
   });
 }
 
+/** In how many keys each part of a ladder goes beyond its reach; those that never do are left out. */
+export function beyondReach(
+  ladder: Ladder,
+  problem: LadderProblem,
+): readonly { readonly part: string; readonly keys: number; readonly end: 'top' | 'bottom' }[] {
+  return ladder.paths.flatMap(({ id, moves }) => {
+    const { reach, ...section } = problem.sections.find((one) => one.id === id)!;
+    const fits = moves.flatMap((move, i) => {
+      if (move === 'rest') return [];
+      const fit = fitOnTonic(
+        { ...section, reach },
+        patternOf(problem, id),
+        ladder.tonics[i]!,
+        move,
+      );
+      return fit.low < reach[0] || fit.high > reach[1] ? [fit] : [];
+    });
+    const isHigh = fits.some(({ high }) => high > reach[1]);
+    return fits.length > 0 ? [{ part: id, keys: fits.length, end: isHigh ? 'top' : 'bottom' }] : [];
+  });
+}
+
 /** What stands against a start a semitone further one way: the part that would lose most, and what. */
 export type Deciding = { readonly direction: 1 | -1; readonly part: string } & (
   | { readonly kind: 'out of reach' }

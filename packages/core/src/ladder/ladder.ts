@@ -56,6 +56,27 @@ export function ladderFrom(problem: LadderProblem, start: MidiNote): Ladder | un
   return climb(problem, choicesOf(problem), start);
 }
 
+/**
+ * The ladder from a start although parts have no way within their reach: those sing beyond it,
+ * everyone else as well as can be. What a director wants sung is not taken away, it is marked.
+ */
+export function ladderAnyway(problem: LadderProblem, start: MidiNote): Ladder {
+  const tonics = keyOffsets(problem.shape, problem.keys, problem.step).map((by) => start + by);
+  const beyond: string[] = [];
+  const paths = choicesOf(problem).map((part) => {
+    const within = partPath(part, tonics);
+    if (within) return within;
+    beyond.push(part.section.id);
+    const open = { ...part.section, reach: [-Infinity, Infinity] as const };
+    const pattern = { ...part.pattern, strict: false };
+    return partPath(partChoices(open, pattern, problem.fraction), tonics)!;
+  });
+  const cost =
+    startCost(problem, start, Math.max(...tonics)) +
+    paths.reduce((sum, path) => sum + path.cost, 0);
+  return { kind: 'ladder', start, cost, tonics, paths, ...(beyond.length > 0 ? { beyond } : {}) };
+}
+
 /** Adds up the parts' costs, and stops once the limit is reached. */
 function sumWhileBelow(
   limit: number,

@@ -63,6 +63,8 @@ export interface Ladder {
   readonly cost: number;
   readonly tonics: readonly MidiNote[];
   readonly paths: readonly PartPath[];
+  /** The parts that go beyond their reach, because a start was chosen that has no other way. */
+  readonly beyond?: readonly string[];
 }
 
 /** Why there is no ladder: the part and the end of its range that prevent it. */

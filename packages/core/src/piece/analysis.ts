@@ -19,7 +19,8 @@ import {
 } from './music';
 import { inForce, type KeyMark, type PieceScore } from './score/score';
 import { linesOfStaff, notesOfLine, voicesOf, type Reading, type ScoreLine } from './score/lines';
-import { guessParts } from './score/guess';
+import { guessParts, type Unsure } from './score/guess';
+import { mergedDemands } from './mergedDemands';
 import { demandsOf, type Demand } from './skills';
 
 /** How a piece is sung: by whom, how fast, how high, on how long a breath. */
@@ -57,7 +58,9 @@ export interface PieceAnalysis {
   readonly demands: readonly Demand[];
   /** In beats of the first metre, as written. */
   readonly tempo: number;
+  /** As written; it is sung by `transpose` higher. */
   readonly key: KeyMark | undefined;
+  readonly transpose: Semitones;
   readonly metre: Metre | undefined;
 }
 
@@ -76,11 +79,16 @@ function wordsAt(music: PartMusic, score: PieceScore, highest: MidiNote): string
   const bar = music.lines.flat().find(({ midi }) => midi === highest)?.bar;
   if (bar === undefined) return '';
   const number = score.bars[bar]?.number;
-  return joinSyllables(
-    all.flatMap(({ bar: place, syllables }) =>
-      score.bars[place]?.number === number && syllables?.[0] ? [syllables[0]] : [],
-    ),
+  const sung = all.flatMap(({ bar: place, syllables }) =>
+    syllables?.[0] ? [{ words: syllables[0], isHere: score.bars[place]?.number === number }] : [],
   );
+  let from = sung.findIndex(({ isHere }) => isHere);
+  let to = sung.findLastIndex(({ isHere }) => isHere);
+  if (from < 0) return '';
+  // A word that began in the bar before, or goes on in the next, is told whole.
+  while (from > 0 && sung[from - 1]!.words.endsWith('-')) from -= 1;
+  while (to < sung.length - 1 && sung[to]!.words.endsWith('-')) to += 1;
+  return joinSyllables(sung.slice(from, to + 1).map(({ words }) => words));
 }
 
 /** Syllables as words: those that end in a hyphen go on in the next. */
@@ -119,18 +127,21 @@ export function analysePiece(score: PieceScore, setting: PieceSetting): PieceAna
       },
     ];
   });
+  const bars = score.bars.map(({ number, counted }) => ({ number, counted }));
+  const demands = demandsOf(
+    sung.map((one) => ({ sung: one, comfort: comfortOf(one.part) })),
+    phrase,
+    score,
+    order,
+  );
   return {
     parts,
-    bars: score.bars.map(({ number, counted }) => ({ number, counted })),
+    bars,
     seconds: order.seconds,
-    demands: demandsOf(
-      sung.map((one) => ({ sung: one, comfort: comfortOf(one.part) })),
-      phrase,
-      score,
-      order,
-    ),
+    demands: mergedDemands(demands, { parts, bars }),
     tempo: beatsAMinute(score),
     key: inForce(score.keys, 0),
+    transpose,
     metre: inForce(score.metres, 0)?.metre,
   };
 }
@@ -166,6 +177,8 @@ export interface FoundScore {
   readonly staves: readonly FoundStaff[];
   /** Who sings which line as far as it can be told, by the names of a mixed choir or the score's own. */
   readonly guess: readonly Mapping[];
+  /** What the score leaves open of a line, by the line's id: it has to be asked. */
+  readonly unsure: Readonly<Record<string, Unsure>>;
   readonly warnings: PieceScore['warnings'];
 }
 
@@ -229,6 +242,9 @@ export function foundIn(score: PieceScore): FoundScore {
         };
       }),
     guess: guess.map(({ line, parts, octaveLower }) => ({ line: line.id, parts, octaveLower })),
+    unsure: Object.fromEntries(
+      guess.flatMap(({ line, unsure }) => (unsure ? [[line.id, unsure]] : [])),
+    ),
     warnings: score.warnings.filter((warning) => warning.of !== 'exercise'),
   };
 }

@@ -8,4 +8,5 @@ export * from './listening';
 export * from './music';
 export * from './score';
 export * from './skills';
+export * from './troubled';
 export { type ExcerptWords } from './writtenBars';

@@ -4,9 +4,9 @@ import { excerpt, trebleTonic } from './excerpt';
 import { comfortStatistics, barDifficulty, sungPart } from './figures';
 import { pieceProgramme } from './listening';
 import { beatsAMinute, performanceOrder, partsOfScore, sungNotesOf, type PartMusic } from './music';
-import { partsOfChoir } from './score/guess';
+import { guessParts, partsOfChoir } from './score/guess';
 import { nameSays } from './score/names';
-import type { PieceScore, StaffNote } from './score/score';
+import type { PieceScore, Staff, StaffNote } from './score/score';
 import { demandsOf } from './skills';
 
 type Written = readonly [midi: number | null, quarters: number, syllable?: string];
@@ -326,7 +326,6 @@ describe('an exercise of bars', () => {
 
 describe('the names of staves', () => {
   it.each([
-    ['Soprano Solo', ['S']],
     ['S/A', ['S', 'A']],
     ['SA', ['S', 'A']],
     ['SSAA', ['S1', 'S2', 'A1', 'A2']],
@@ -335,18 +334,68 @@ describe('the names of staves', () => {
     ['Bariton', ['Bar']],
     ['Frauen', ['S', 'A']],
     ['T. II', ['T2']],
+    ['1st Soprano', ['S1']],
+    ['2nd Tenors', ['T2']],
+    ['Second Bass', ['B2']],
+    ['Men’s choir', ['T', 'B']],
+    ['Women 2', ['A']],
+    ['Choir II Alto', ['A']],
+    ['Coro SATB', ['S', 'A', 'T', 'B']],
+    ['Sopraanot', ['S']],
+    ['Altot', ['A']],
+    ['Tenorit', ['T']],
+    ['Bassot', ['B']],
+    ['Bassen', ['B']],
+    ['Alten', ['A']],
+    ['Tenöre', ['T']],
+    ['Bässe', ['B']],
+    ['2:a Sopran', ['S2']],
+    ['Basar', ['B']],
+    ['Kvinder', ['S', 'A']],
+    ['Soprany', ['S']],
+    ['Basy', ['B']],
+    ['Mężczyźni', ['T', 'B']],
+    ['Szoprán', ['S']],
+    ['Basszus', ['B']],
+    ['Tenores', ['T']],
+    ['Bajos', ['B']],
+    ['Soprani I', ['S1']],
+    ['Contralti', ['A']],
+    ['Ténors', ['T']],
+    ['Basses', ['B']],
+    ['Hommes', ['T', 'B']],
   ])('%s', (name, parts) => {
     expect(nameSays(name)).toEqual({ kind: 'parts', parts });
   });
-  it.each(['Orgel', 'Piano (for rehearsal only)', 'Bass Clarinet', 'Kontrabass', 'Klavierauszug'])(
-    '%s is an instrument',
+  it.each([
+    ...['Orgel', 'Piano (for rehearsal only)', 'Bass Clarinet', 'Kontrabass', 'Klavierauszug'],
+    ...['Marimba', 'Handbells', 'Accordion', 'Piccolo', 'Bass Guitar', 'String Bass', 'E-Bass'],
+    ...[
+      'Tenor Saxophone',
+      'Alto Flute',
+      'Bass Drum',
+      'Kontrabasso',
+      'Altówka',
+      'Brácsa',
+      'Altviool',
+    ],
+  ])('%s is an instrument', (name) => {
+    expect(nameSays(name)).toEqual({ kind: 'instrument' });
+  });
+  it.each([
+    ['Soprano Solo', ['S']],
+    ['Tenorsolo', ['T']],
+    ['Solista', []],
+    ['Solo T', ['T']],
+  ])('%s is one person', (name, parts) => {
+    expect(nameSays(name)).toEqual({ kind: 'solo', parts });
+  });
+  it.each(['Voice', 'Choir A', 'a cappella', 'Coro a 4', 'Chor I', 'At rest', 'constructor'])(
+    '%s says nothing',
     (name) => {
-      expect(nameSays(name)).toEqual({ kind: 'instrument' });
+      expect(nameSays(name)).toEqual({ kind: 'nothing' });
     },
   );
-  it('may say nothing', () => {
-    expect(nameSays('Voice')).toEqual({ kind: 'nothing' });
-  });
   it('find the parts of a choir that has them, or nearly', () => {
     const eight = ['S1', 'S2', 'A1', 'A2', 'T1', 'T2', 'B1', 'B2'];
     const four = ['S', 'A', 'T', 'B'];
@@ -356,6 +405,52 @@ describe('the names of staves', () => {
     expect(partsOfChoir('A3', eight)).toEqual(['A2']);
     expect(partsOfChoir('Bar', eight)).toEqual(['B1']);
     expect(partsOfChoir('Echo', four)).toEqual([]);
+  });
+});
+
+describe('who sings which staff', () => {
+  const guess = (staves: Readonly<Record<string, Partial<Staff> & { midi?: number }>>) => {
+    const { score } = scoreOf(
+      Object.fromEntries(
+        Object.entries(staves).map(([name, { midi = 67 }]) => [name, [[midi, 4]]]),
+      ),
+    );
+    const marked = score.staves.map((staff) => ({ ...staff, ...staves[staff.name] }));
+    return guessParts({ ...score, staves: marked }).map(({ parts, octaveLower, unsure }) => [
+      parts.join(),
+      octaveLower,
+      unsure,
+    ]);
+  };
+  it('never lowers a tenor whose octave the file says, and asks where it has to guess', () => {
+    expect(guess({ Tenor: { octaveSaid: true } })).toEqual([['T', false, undefined]]);
+    expect(guess({ Tenor: {} })).toEqual([['T', true, 'octave']]);
+    expect(guess({ Tenor: { midi: 55 } })).toEqual([['T', false, undefined]]);
+  });
+  it('leaves soloists out beside a choir, and takes them where nobody else sings', () => {
+    expect(guess({ Soprano: {}, 'Soprano solo': {} })).toEqual([
+      ['S', false, undefined],
+      ['', false, undefined],
+    ]);
+    expect(guess({ 'Soprano solo': {}, 'Alto solo': {} }).map(([part]) => part)).toEqual([
+      'S',
+      'A',
+    ]);
+  });
+  it('renames no named staff for a nameless one', () => {
+    expect(guess({ Soprano: {}, Echo: {}, Alto: {}, Chimney: {} })).toEqual([
+      ['S', false, undefined],
+      ['A', false, undefined],
+      ['Echo', false, 'nameless'],
+      ['Chimney', false, 'nameless'],
+    ]);
+  });
+  it('reads the bracket where the staff has only a number', () => {
+    const bracket = { group: 'Soprano' };
+    const staves = { I: bracket, II: bracket, 1: { group: 'Men' }, 2: { group: 'Men' } };
+    expect(guess(staves).map(([part]) => part)).toEqual(
+      expect.arrayContaining(['S1', 'S2', 'T', 'B']),
+    );
   });
 });
 

@@ -4,6 +4,25 @@ import { modes, type Mode } from './mode';
 /** Which spelling a choir prefers where a flat and a sharp one are equally simple. */
 export type AccidentalPreference = 'flats' | 'sharps';
 
+/**
+ * How a choir writes its notes: by which names («octaves»: B♭3; «marks»: b♭, the octave by case and
+ * marks; «german»: b, h, cis′; «solfege»: Si♭3 with Do4 as middle C; «solfege3»: the same with Do3
+ * as middle C), and with flats or sharps where both are as simple.
+ */
+export interface NoteNames {
+  readonly naming: NoteNaming;
+  readonly accidentals: AccidentalPreference;
+}
+export const noteNamings = ['octaves', 'marks', 'german', 'solfege', 'solfege3'] as const;
+export type NoteNaming = (typeof noteNamings)[number];
+/** The full way, or only the spelling: then names are those of «octaves». */
+export type NoteWriting = AccidentalPreference | NoteNames;
+
+const accidentalsOf = (writing: NoteWriting): AccidentalPreference =>
+  typeof writing === 'string' ? writing : writing.accidentals;
+export const namingOf = (writing: NoteWriting = 'flats'): NoteNaming =>
+  typeof writing === 'string' ? 'octaves' : writing.naming;
+
 const letters = ['C', 'D', 'E', 'F', 'G', 'A', 'B'] as const;
 export type Letter = (typeof letters)[number];
 
@@ -57,8 +76,9 @@ const at = <T>(list: readonly T[], index: number): T => {
 export function spellKey(
   tonic: MidiNote,
   mode: Mode = 'major',
-  preference: AccidentalPreference = 'flats',
+  writing: NoteWriting = 'flats',
 ): SpelledKey {
+  const preference = accidentalsOf(writing);
   const pitchClass = modulo(tonic, 12);
   let best: SpelledKey | undefined;
   letters.forEach((letter, index) => {
@@ -95,11 +115,9 @@ export function spellInKey(note: MidiNote, tonic: MidiNote, key: SpelledKey): Sp
 }
 
 /** A note outside any key, as on an axis: flats unless sharps are preferred. */
-export function spellAlone(
-  note: MidiNote,
-  preference: AccidentalPreference = 'flats',
-): SpelledNote {
+export function spellAlone(note: MidiNote, writing: NoteWriting = 'flats'): SpelledNote {
   const [flatLetter, flat] = at(axisFlats, modulo(note, 12));
-  const letter = flat !== 0 && preference === 'sharps' ? modulo(flatLetter - 1, 7) : flatLetter;
+  const letter =
+    flat !== 0 && accidentalsOf(writing) === 'sharps' ? modulo(flatLetter - 1, 7) : flatLetter;
   return withLetter(note, letter);
 }

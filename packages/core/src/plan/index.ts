@@ -1,3 +1,4 @@
+export * from './aim';
 export * from './change';
 export * from './keys';
 export * from './order';

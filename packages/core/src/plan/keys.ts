@@ -7,7 +7,8 @@ import {
   bestLadder,
   chordLadderFrom,
   goalTonic,
-  ladderFrom,
+  keyOffsets,
+  ladderAnyway,
   type ChordLadder,
   type ChordProblem,
   type Infeasible,
@@ -21,7 +22,10 @@ import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
-/** The keys of a segment: none, a ladder, or a chord's. `sung` is undefined when they cannot be sung. */
+/**
+ * The keys of a segment: none, a ladder, or a chord's. `sung` is undefined when they cannot be sung; a
+ * ladder from a start chosen by hand always is, and names the parts that go beyond their reach.
+ */
 export type SegmentKeys =
   | { readonly kind: 'none' }
   | {
@@ -82,12 +86,19 @@ function ladderProblem(
     ...(octaveMoves === undefined ? {} : { octaveMoves }),
     ...(mayRest === undefined ? {} : { mayRest }),
   };
+  const { aim } = exercise;
   const own = ownPatterns(exercise.music, tonight.sections, common);
+  // Who has the trouble sings it where it is written, never an octave away.
+  if (aim) {
+    own[aim.part] = { ...(own[aim.part] ?? { ...span, ...common }), octaveMoves: [0] };
+  }
   const alike = Object.keys(own).length === 0;
   const goal =
-    alike && climbingPhases.includes(exercise.phase)
+    aim?.tonic ??
+    (alike && climbingPhases.includes(exercise.phase)
       ? goalTonic(tonight.sections, span, tonight.needs)
-      : undefined;
+      : undefined);
+  const climb = Math.max(...keyOffsets(choices.shape, choices.repetitions, choices.step));
   return {
     sections: tonight.sections,
     pattern: { ...span, ...common },
@@ -97,6 +108,7 @@ function ladderProblem(
     step: choices.step,
     fraction: fraction ?? phaseFraction[exercise.phase],
     ...(goal === undefined ? {} : { goalTonic: goal }),
+    ...(aim ? { preferredStart: aim.tonic - climb } : {}),
   };
 }
 
@@ -153,6 +165,7 @@ export function keysOf(
   const problem = ladderProblem(exercise, choices, tonight);
   const best = bestLadder(problem);
   const found = best.kind === 'ladder' ? best : undefined;
-  const sung = start === null || start === found?.start ? found : ladderFrom(problem, start);
+  const isBest = start === null || start === found?.start;
+  const sung = isBest ? found : ladderAnyway(problem, start);
   return { kind: 'ladder', problem, best, sung };
 }

@@ -1,3 +1,4 @@
+import { beyondReach } from '../ladder';
 import { mixedChoir, usualSections } from '../voices';
 import { computePlan } from './plan';
 import type { PlannedExercise, SegmentChoices } from './planned';
@@ -55,13 +56,24 @@ describe('a computed segment', () => {
     const range = compute({ ...fifth, phase: 'range' }).keys;
     expect(range.kind === 'ladder' && range.problem).toMatchObject({ fraction: 1, goalTonic: 70 });
   });
-  it('takes a start chosen by hand, and says when nobody can sing it', () => {
+  it('takes a start chosen by hand, and marks who goes beyond their reach there', () => {
     const chosen = compute(fifth, { start: 60 }).keys;
     expect(chosen.kind === 'ladder' && chosen.sung?.start).toBe(60);
-    const beyond = compute(fifth, { start: 110 });
-    expect(beyond.keys).toMatchObject({ kind: 'ladder', best: { kind: 'ladder' } });
-    expect(beyond.keys.kind === 'ladder' && beyond.keys.sung).toBeUndefined();
-    expect(beyond.repetitions.every(({ parts }) => parts.length === 0)).toBe(true);
+    expect(chosen.kind === 'ladder' && chosen.sung?.beyond).toBeUndefined();
+    const high = compute(fifth, { start: 90 });
+    const ids = mixedChoir.map(({ id }) => id);
+    if (high.keys.kind !== 'ladder') throw new Error('It has a ladder.');
+    expect(high.keys.best.kind).toBe('ladder');
+    const { sung, problem } = high.keys;
+    expect(sung).toMatchObject({ start: 90, beyond: ids });
+    // Every part sings something in every key, and it is counted truly.
+    expect(high.repetitions.every(({ parts }) => parts.length === ids.length)).toBe(true);
+    for (const { part, keys, end } of beyondReach(sung!, problem)) {
+      const sings = sung!.paths
+        .find(({ id }) => id === part)!
+        .moves.filter((one) => one !== 'rest');
+      expect([part, end, keys]).toEqual([part, 'top', sings.length]);
+    }
   });
   it('gives a chord a note for each part', () => {
     const chord = exercise({

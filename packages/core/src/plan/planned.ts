@@ -19,6 +19,15 @@ export interface PlannedExercise {
         readonly mayRest?: boolean | undefined;
       }
     | undefined;
+  /** What bars of a piece climb to. */
+  readonly aim?: Aim | undefined;
+}
+
+/** Bars of a piece as they are sung there: the part that has the trouble, and the tonic at which it sings them as written. */
+export interface Aim {
+  readonly part: string;
+  /** In the treble octave. */
+  readonly tonic: MidiNote;
 }
 
 /** What the director chose for a segment. */

@@ -1,4 +1,4 @@
-import { readNote, type NoteNaming } from '../pitch';
+import { readNote, type ListedNote, type NoteNaming } from '../pitch';
 import type { PitchRange } from '../units';
 import {
   limitsProblems,
@@ -14,6 +14,7 @@ import { rosterLengths, type RosterSinger } from './singer';
 /** A part as a roster's cells name it. */
 export interface RosterPart extends PartName {
   readonly id: string;
+  readonly comfort: PitchRange;
   readonly reach: PitchRange;
 }
 
@@ -32,7 +33,7 @@ export type RowProblem = { readonly column: RosterColumn } & RowFault;
 export type RowFault =
   | { readonly code: 'no-name' | 'name-too-long' | 'no-part' | 'notes-too-long' | 'one-easy-note' }
   | {
-      readonly code: 'not-a-note' | 'not-a-part' | 'not-a-state' | 'unclear-leave';
+      readonly code: 'not-a-note' | 'not-a-range' | 'not-a-part' | 'not-a-state' | 'unclear-leave';
       readonly written: string;
     }
   /** For the limits of a part. */
@@ -64,22 +65,52 @@ const listed = (text: string): string[] =>
 const stateOf = (word: string): SingerState | undefined =>
   singerStates.find((state) => [state, `${state} voice`].includes(word.toLowerCase()));
 
+/** A range in one cell: «G2–D4», «Sol2 - Ré4», «c bis g″». */
+const rangeCell =
+  /^(.+?)\s*(?:[–—−]|\.\.+|\s-\s|(?<=[\da-h’'′,])-(?=\D)|(?<=\s)(?:to|bis|a|à|al|do|til|till|tot)(?=\s))\s*(.+)$/iu;
+
+/** The two notes a cell holds, as texts; undefined where it holds no two. */
+function notesOfRange(cell: string): readonly [string, string] | undefined {
+  const [, low, high] = rangeCell.exec(cell.trim()) ?? [];
+  return low === undefined || high === undefined ? undefined : [low.trim(), high.trim()];
+}
+
+/** What is easy within a reach, as far inside it as is usual for the part. */
+function easyWithin([low, high]: PitchRange, { comfort, reach }: RosterPart): PitchRange {
+  const easy: PitchRange = [low + comfort[0] - reach[0], high - (reach[1] - comfort[1])];
+  return easy[0] <= easy[1] ? easy : [low, high];
+}
+
 /** What a row says of a singer's limits: the easy notes, the reach and the light top, each null when it is not said. */
 function limitsOf(
   text: (column: RosterColumn) => string,
   note: (column: RosterColumn) => number | null,
+  range: (column: 'easyRange' | 'reachRange') => PitchRange | null,
   part: RosterPart | undefined,
   complain: (column: RosterColumn, fault: RowFault) => void,
 ): readonly [comfort: PitchRange | null, reach: PitchRange | null, lightTop: number | null] {
-  const [easyFrom, easyTo] = [note('easyFrom'), note('easyTo')];
-  const [reachFrom, reachTo] = [note('reachFrom'), note('reachTo')];
+  const [easy, whole] = [range('easyRange'), range('reachRange')];
+  const [reachFrom, reachTo] = whole ?? [note('reachFrom'), note('reachTo')];
   const lightTop = note('lightTo');
+  let [easyFrom, easyTo] = easy ?? [note('easyFrom'), note('easyTo')];
+  const saysEasy = ['easyFrom', 'easyTo', 'easyRange'].some(
+    (column) => text(column as RosterColumn) !== '',
+  );
+  // Only the lowest and the highest note are said: that is the reach, of whatever part it is.
+  const isReachAlone = !saysEasy && reachFrom !== null && reachTo !== null;
+  if (isReachAlone && part) [easyFrom, easyTo] = easyWithin([reachFrom, reachTo], part);
   if (easyFrom === null || easyTo === null) {
     const isAnySaid = [easyFrom, easyTo, reachFrom, reachTo].some((one) => one !== null);
-    for (const [column, value] of [
-      ['easyFrom', easyFrom],
-      ['easyTo', easyTo],
-    ] as const) {
+    const missing = saysEasy
+      ? ([
+          ['easyFrom', easyFrom],
+          ['easyTo', easyTo],
+        ] as const)
+      : ([
+          ['reachFrom', reachFrom],
+          ['reachTo', reachTo],
+        ] as const);
+    for (const [column, value] of missing) {
       if (isAnySaid && value === null && text(column) === '') {
         complain(column, { code: 'one-easy-note' });
       }
@@ -89,7 +120,14 @@ function limitsOf(
   const comfort: PitchRange = [easyFrom, easyTo];
   const reach: PitchRange = [reachFrom ?? easyFrom, reachTo ?? easyTo];
   for (const problem of part ? limitsProblems({ comfort, reach, lightTop }, part.reach) : []) {
-    complain(columnOfLimit[problem.field], { code: 'limits', part: part!.id, problem });
+    const isEasy = problem.field === 'comfortLow' || problem.field === 'comfortHigh';
+    // What was made of the reach is no fault of its own.
+    if (isEasy && isReachAlone) continue;
+    const inOne = isEasy
+      ? easy && 'easyRange'
+      : problem.field !== 'lightTop' && whole && 'reachRange';
+    const column = inOne || columnOfLimit[problem.field];
+    complain(column, { code: 'limits', part: part!.id, problem });
   }
   return [comfort, reach, lightTop];
 }
@@ -108,6 +146,15 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     const found = readNote(written, reading.naming);
     if (found !== undefined) return found;
     complain(column, { code: 'not-a-note', written });
+    return null;
+  };
+
+  const range = (column: 'easyRange' | 'reachRange'): PitchRange | null => {
+    const written = text(column);
+    if (written === '') return null;
+    const both = notesOfRange(written)?.map((one) => readNote(one, reading.naming));
+    if (both && both[0] !== undefined && both[1] !== undefined) return [both[0], both[1]];
+    complain(column, { code: 'not-a-range', written });
     return null;
   };
 
@@ -145,7 +192,7 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     complain('notes', { code: 'notes-too-long' });
   }
 
-  const [comfort, reach, lightTop] = limitsOf(text, note, part, complain);
+  const [comfort, reach, lightTop] = limitsOf(text, note, range, part, complain);
   if (problems.length > 0 || !part) return { kind: 'faulty', problems };
   return {
     kind: 'singer',
@@ -161,4 +208,25 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
       notes,
     },
   };
+}
+
+const noteColumns: readonly RosterColumn[] = [
+  ...(['easyFrom', 'easyTo', 'reachFrom', 'reachTo', 'lightTo'] as const),
+];
+
+/** Every note of a list as it stands there, with the usual reach of whose it is, to find how it names them. */
+export function listedNotes(
+  rows: readonly (readonly string[])[],
+  { columns, parts }: Pick<RosterReading, 'columns' | 'parts'>,
+): ListedNote[] {
+  return rows.flatMap((cells) => {
+    const part = partInText((cells[columns.indexOf('part')] ?? '').trim(), parts);
+    return columns.flatMap((column, i) => {
+      const cell = (cells[i] ?? '').trim();
+      if (column === null || cell === '') return [];
+      const isRange = column === 'easyRange' || column === 'reachRange';
+      const texts = noteColumns.includes(column) ? [cell] : isRange ? notesOfRange(cell) : [];
+      return (texts ?? []).map((text) => ({ text, within: part?.reach }));
+    });
+  });
 }

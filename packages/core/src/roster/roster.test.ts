@@ -10,6 +10,7 @@ import {
   writeRoster,
   writtenColumns,
   type RosterColumn,
+  type RosterReading,
   type RosterSinger,
 } from './index';
 
@@ -35,6 +36,68 @@ describe('headings', () => {
     expect(looksLikeHeadings(['Name', 'Part'])).toBe(true);
     expect(looksLikeHeadings(['Noor', 'S'])).toBe(false);
     expect(looksLikeHeadings(['Singer'])).toBe(true);
+  });
+});
+
+describe('headings of other lists', () => {
+  it.each([
+    [
+      ['Cognome', 'Nome', 'Voce', 'Più grave', 'Più acuta'],
+      'name firstName part reachFrom reachTo',
+    ],
+    [['Nome', 'Cognome', 'Voz'], 'firstName name part'],
+    [['Nom', 'Prénom', 'Pupitre', 'Étendue'], 'name firstName part reachRange'],
+    [['Apellidos', 'Nombre', 'Cuerda', 'Nota más grave'], 'name firstName part reachFrom'],
+    [['Achternaam', 'Voornaam', 'Stemgroep', 'Hoogste noot'], 'name firstName part reachTo'],
+    [['Efternamn', 'Förnamn', 'Stämma', 'Högsta ton'], 'name firstName part reachTo'],
+    [['Etternavn', 'Fornavn', 'Stemme', 'Høyeste tone'], 'name firstName part reachTo'],
+    [['Sukunimi', 'Etunimi', 'Ääni', 'Matalin sävel'], 'name firstName part reachFrom'],
+    [['Nazwisko', 'Imię', 'Głos', 'Najwyższy dźwięk'], 'name firstName part reachTo'],
+    [['Név', 'Szólam', 'Hangterjedelem'], 'name part reachRange'],
+    [['Name', 'Stimmgruppe', 'Tiefster Ton', 'Höchster Ton'], 'name part reachFrom reachTo'],
+  ])('%j', (headings, columns) => {
+    expect(guessColumns(headings).join(' ')).toBe(columns);
+  });
+});
+
+describe('ranges in lists', () => {
+  const ranged = (cell: string, naming: RosterReading['naming'] = 'octaves') => {
+    const columns: RosterColumn[] = ['name', 'part', 'reachRange'];
+    return readRosterRow(['Ash', 'B', cell], { ...reading, columns, naming });
+  };
+  it('stand in one cell, and what is easy lies inside them', () => {
+    for (const cell of [
+      'E2–E4',
+      'E2 - E4',
+      'E2-E4',
+      'E2 to E4',
+      'E2 bis E4',
+      'E2..E4',
+      'E2 à E4',
+    ]) {
+      expect([cell, ranged(cell)]).toMatchObject([
+        cell,
+        { kind: 'singer', singer: { reach: [40, 64], comfort: [43, 62] } },
+      ]);
+    }
+    expect(ranged('Mi2–Mi4', 'solfege')).toMatchObject({ singer: { reach: [40, 64] } });
+    expect(ranged("E-e'", 'marks')).toMatchObject({ singer: { reach: [40, 64] } });
+    expect(ranged('E2')).toMatchObject({
+      problems: [{ column: 'reachRange', code: 'not-a-range' }],
+    });
+  });
+  it('are blamed where they stand, and only for what stands there', () => {
+    const columns: RosterColumn[] = ['name', 'part', 'reachFrom', 'reachTo'];
+    expect(problems(['Ash', 'B', 'G2', 'C6'], columns)).toEqual(['reachTo']);
+    expect(problems(['Ash', 'kazoo', 'C3', 'G4'], columns)).toEqual(['part']);
+    expect(problems(['Ash', 'B', 'G2', ''], columns)).toEqual(['reachTo']);
+    expect(problems(['Ash', 'B', 'G2–C6'], ['name', 'part', 'reachRange'])).toEqual(['reachRange']);
+  });
+  it('are the reach where only the lowest and the highest note are said', () => {
+    const columns: RosterColumn[] = ['name', 'part', 'reachFrom', 'reachTo'];
+    expect(readRosterRow(['Ash', 'S', 'B3', 'A5'], { ...reading, columns })).toMatchObject({
+      singer: { reach: [59, 81], comfort: [62, 79] },
+    });
   });
 });
 

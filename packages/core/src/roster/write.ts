@@ -15,6 +15,8 @@ const cellOf: Readonly<Record<RosterColumn, (singer: RosterSinger) => string>> =
   easyTo: ({ comfort }) => note(comfort?.[1]),
   reachFrom: ({ reach }) => note(reach?.[0]),
   reachTo: ({ reach }) => note(reach?.[1]),
+  easyRange: () => '',
+  reachRange: () => '',
   lightTo: ({ lightTop }) => note(lightTop),
   state: ({ states }) => states.join(', '),
   leave: ({ onLeave }) => (onLeave ? 'yes' : ''),

@@ -3,6 +3,7 @@ export * from './comfort';
 export * from './condition';
 export * from './limits';
 export * from './parts';
+export * from './partWords';
 export * from './picture';
 export * from './rangeCheck';
 export * from './section';

@@ -6,7 +6,9 @@ import {
   writtenBars,
   writeTonic,
   type AccidentalPreference,
+  writeSlide,
   type LineEvent,
+  type Metre,
   type Mode,
   type Score,
   type SpelledKey,
@@ -48,14 +50,18 @@ function letterOf({ letter, octave }: SpelledNote): string {
 
 const signs: Readonly<Record<number, string>> = { [-2]: '__', [-1]: '_', 0: '=', 1: '^', 2: '^^' };
 
-/** Writes accidentals where they differ from the signature and from what the bar has had. */
+/**
+ * Writes accidentals where they differ from the signature and from what the bar has had: in the same
+ * octave, as some programs count, or in any, as the standard does. So every program reads the same.
+ */
 function accidentals(key: SpelledKey) {
   const inBar = new Map<string, number>();
   return (note: SpelledNote): string => {
-    const place = `${note.letter}${note.octave}`;
-    const before = inBar.get(place) ?? signatureOf(note.letter, key.signature);
-    inBar.set(place, note.accidental);
-    return note.accidental === before ? '' : (signs[note.accidental] ?? '');
+    const places = [note.letter, `${note.letter}${note.octave}`];
+    const usual = signatureOf(note.letter, key.signature);
+    const isClear = places.every((place) => (inBar.get(place) ?? usual) === note.accidental);
+    for (const place of places) inBar.set(place, note.accidental);
+    return isClear ? '' : (signs[note.accidental] ?? '');
   };
 }
 
@@ -72,7 +78,15 @@ function tripletRun(events: readonly WrittenEvent[], from: number): number {
   return to - from;
 }
 
-function writeBar(bar: WrittenBar, events: readonly LineEvent[], key: SpelledKey, tonic: number) {
+interface Voice {
+  readonly events: readonly LineEvent[];
+  readonly key: SpelledKey;
+  readonly tonic: number;
+  /** How far above where it sounds it is written: an octave in the clef that says so. */
+  readonly above: number;
+}
+
+function writeBar(bar: WrittenBar, { events, key, tonic, above }: Voice) {
   const accidental = accidentals(key);
   let run = 0;
   return bar.events
@@ -89,7 +103,13 @@ function writeBar(bar: WrittenBar, events: readonly LineEvent[], key: SpelledKey
       if (written.first && event.slur && !before?.slur) words += '(';
       if (written.first && event.dynamic) words += `!${event.dynamic}!`;
       if (written.last && event.breathAfter) words += '!breath!';
-      const spelled = spellInKey(event.midi, tonic, key);
+      const comesFrom = before?.glideTo !== undefined && before.glideTo !== before.midi;
+      if (written.first && comesFrom && before.glideTo === event.midi) words += '!~)!';
+      const slides = event.glideTo !== undefined && event.glideTo !== event.midi;
+      if (written.last && slides && events[written.event + 1]?.midi === event.glideTo) {
+        words += '!~(!';
+      }
+      const spelled = spellInKey(event.midi + above, tonic, key);
       words += `${accidental(spelled)}${letterOf(spelled)}${lengthOf(written)}`;
       if (!written.last) words += '-';
       if (written.last && !event.slur && before?.slur) words += ')';
@@ -120,21 +140,53 @@ function writeWords(bar: WrittenBar, events: readonly LineEvent[]): string {
     .join(' ');
 }
 
-/** A line that slides has no sign in ABC: it is written as its notes. */
-const withoutSlides = (events: readonly LineEvent[]): LineEvent[] =>
-  events.flatMap(({ glideTo: _, ...event }) => (event.beats > 0 ? [event] : []));
+/** What takes no time is a leap on the way of a slide, and no note. */
+const timed = (events: readonly LineEvent[]): LineEvent[] =>
+  events.filter(({ beats }) => beats > 0);
 
 /**
- * The pattern of an exercise as ABC 2.1: the first part of a score in its first key
- * (docs/interchange.md).
+ * The way of a line that slides, as it is typed: where it begins, then each step with its beats.
+ * ABC has a sign where a slide leads to a note, and none for how it goes on.
+ */
+function slideOf(lines: Score['keys'][number]['lines'], tonic: number, mode: Mode): string[] {
+  const [line, ...others] = lines;
+  if (!line || others.length > 0 || line.events.some(({ glideTo }) => glideTo === undefined)) {
+    return [];
+  }
+  const points = [
+    { offset: line.events[0]!.midi! - tonic, beats: 0 },
+    ...line.events.map(({ glideTo, beats }) => ({ offset: glideTo! - tonic, beats })),
+  ];
+  return [`N:slide ${writeSlide(points, mode)}`];
+}
+
+/** The bars of a voice, each with its words beneath. */
+function writeLine(voice: Voice, metre: Metre | undefined): string[] {
+  const bars = writtenBars(voice.events, metre);
+  return bars.flatMap((bar, i) => {
+    const words = writeWords(bar, voice.events);
+    const sung = /[^~ ]/.test(words) ? [`w:${words}`] : [];
+    return [`${writeBar(bar, voice)} ${i === bars.length - 1 ? '|]' : '|'}`, ...sung];
+  });
+}
+
+const clefWords = { treble: 'treble', bass: 'bass', 'octave-treble': 'treble-8' } as const;
+
+/**
+ * The pattern of an exercise as ABC 2.1: every part that sings in the first key of a score, as
+ * voices where they are several (docs/interchange.md).
  */
 export function writeAbc(score: Score, preference: AccidentalPreference = 'flats'): string {
-  const [first] = score.keys;
-  const line = first?.lines[0];
-  if (!first || !line) return '';
+  const sings = ({ events }: { readonly events: readonly LineEvent[] }) =>
+    events.some(({ midi }) => midi !== null);
+  const first = score.keys.find(({ lines }) => lines.some(sings));
+  if (!first) return '';
   const key = spellKey(first.tonic, score.mode, preference);
-  const events = withoutSlides(line.events);
-  const bars = writtenBars(events, score.metre);
+  const parts = score.parts.flatMap((part, i) => {
+    const line = first.lines[i];
+    return line && sings(line) ? [{ ...part, line }] : [];
+  });
+  const isOne = parts.length === 1;
   const unit = score.metre?.unit ?? 4;
   const tonic = ascii(fileNote(first.tonic, score.mode, preference));
   return [
@@ -142,15 +194,26 @@ export function writeAbc(score: Score, preference: AccidentalPreference = 'flats
     'X:1',
     `T:${oneLine(score.title)}`,
     `N:tonic ${tonic}${score.mode === 'chromatic' ? ', chromatic' : ''}`,
+    ...slideOf(
+      parts.map(({ line }) => line),
+      first.tonic,
+      score.mode,
+    ),
     `M:${score.metre ? `${score.metre.beats}/${score.metre.unit}` : 'none'}`,
     'L:1/4',
     `Q:1/${unit}=${score.tempo}`,
     `K:${ascii(writeTonic(key))}${modeWords[score.mode]}`,
-    ...bars.flatMap((bar, i) => {
-      const music = writeBar(bar, events, key, first.tonic);
-      const words = writeWords(bar, events);
-      const sung = /[^~ ]/.test(words) ? [`w:${words}`] : [];
-      return [`${music} ${i === bars.length - 1 ? '|]' : '|'}`, ...sung];
+    ...(isOne
+      ? []
+      : parts.map(
+          ({ name, clef }, i) =>
+            `V:${i + 1} name="${oneLine(name).replace(/"/g, "'")}" clef=${clefWords[clef]}`,
+        )),
+    ...parts.flatMap(({ line, clef }, i) => {
+      const events = timed(line.events);
+      const above = !isOne && clef === 'octave-treble' ? 12 : 0;
+      const voice = { events, key, tonic: first.tonic, above };
+      return [...(isOne ? [] : [`V:${i + 1}`]), ...writeLine(voice, score.metre)];
     }),
     '',
   ].join('\n');

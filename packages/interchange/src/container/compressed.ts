@@ -1,4 +1,4 @@
-import { strToU8, Unzip, UnzipInflate, zipSync } from 'fflate';
+import { strToU8, Unzip, UnzipInflate, unzipSync, zipSync } from 'fflate';
 import { refuse, UnreadableFile } from '../common/found';
 import { child, childrenOf, readTree } from '../xml/tree';
 import { textOfBytes } from './text';
@@ -9,12 +9,36 @@ const mostFiles = 50;
 /** Taken in pieces, so that an archive that unfolds without end is stopped early. */
 const piece = 65_536;
 
-/** Unfolds an archive's files by name, and stops when it becomes too much. */
-function unfold(bytes: Uint8Array): Map<string, Uint8Array> {
+const tooMuch = `This compressed score unfolds to more than ${mostUnfolded / 1_000_000} MB; no choir score needs that. It is not read.`;
+const tooManyFiles = 'This archive holds too many files to be one score.';
+
+/** Unfolds an archive by its list of contents; undefined when it has none that can be read. */
+function unfoldByList(bytes: Uint8Array): Map<string, Uint8Array> | undefined {
+  let files = 0;
+  let unfolded = 0;
+  try {
+    const found = unzipSync(bytes, {
+      filter: ({ originalSize }) => {
+        files += 1;
+        unfolded += originalSize;
+        if (files > mostFiles) refuse(tooManyFiles);
+        if (unfolded > mostUnfolded) refuse(tooMuch);
+        return true;
+      },
+    });
+    return new Map(Object.entries(found));
+  } catch (problem) {
+    if (problem instanceof UnreadableFile) throw problem;
+    return undefined;
+  }
+}
+
+/** Unfolds an archive's files one after the other, whatever its list says, and stops when it becomes too much. */
+function unfoldInOrder(bytes: Uint8Array): Map<string, Uint8Array> {
   const files = new Map<string, Uint8Array[]>();
   let unfolded = 0;
   const unzip = new Unzip((file) => {
-    if (files.size >= mostFiles) refuse('This archive holds too many files to be one score.');
+    if (files.size >= mostFiles) refuse(tooManyFiles);
     const parts: Uint8Array[] = [];
     files.set(file.name, parts);
     file.ondata = (error, data) => {
@@ -23,9 +47,7 @@ function unfold(bytes: Uint8Array): Map<string, Uint8Array> {
       if (error) refuse('This compressed score is damaged. Save it again.');
       unfolded += data.length;
       if (unfolded > mostUnfolded) {
-        refuse(
-          `This compressed score unfolds to more than ${mostUnfolded / 1_000_000} MB; no choir score needs that. It is not read.`,
-        );
+        refuse(tooMuch);
       }
       parts.push(data);
     };
@@ -53,20 +75,28 @@ function unfold(bytes: Uint8Array): Map<string, Uint8Array> {
   );
 }
 
+/** A name as archives should write it: forward strokes, from the archive's root on. */
+const plainPath = (name: string): string => name.replace(/\\/g, '/').replace(/^(\.?\/)+/, '');
+
 /**
  * The score inside a compressed MusicXML file, as its container names it.
  * @throws UnreadableFile with words for a person
  */
 export function openCompressed(bytes: Uint8Array): string {
-  const files = unfold(bytes);
-  const container = files.get('META-INF/container.xml');
+  const unfolded = unfoldByList(bytes) ?? unfoldInOrder(bytes);
+  const files = new Map([...unfolded].map(([name, data]) => [plainPath(name), data]));
+  const container = [...files].find(([name]) => /^meta-inf\/container\.xml$/i.test(name))?.[1];
   const limits = { tags: 1000, tooMany: 'This archive names too many files to be one score.' };
   const rootfiles = container && child(readTree(textOfBytes(container), limits), 'rootfiles');
-  const path = childrenOf(rootfiles, 'rootfile')[0]?.attributes['full-path'];
+  const named = childrenOf(rootfiles, 'rootfile').flatMap(({ attributes }) => {
+    const path = plainPath(attributes['full-path'] ?? '');
+    const isOther = /pdf|image|audio/.test(attributes['media-type'] ?? '');
+    return isOther ? [] : (files.get(path) ?? []);
+  });
   const score =
-    (path === undefined ? undefined : files.get(path)) ??
+    named[0] ??
     [...files].find(
-      ([name]) => /\.(musicxml|xml)$/i.test(name) && !name.startsWith('META-INF/'),
+      ([name]) => /\.(musicxml|xml)$/i.test(name) && !/^(meta-inf|__macosx)\//i.test(name),
     )?.[1];
   if (!score)
     return refuse('There is no score in this archive. Choose a file saved as compressed MusicXML.');

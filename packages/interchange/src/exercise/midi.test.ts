@@ -17,6 +17,14 @@ function sounding(music: Music, tonic: number) {
   });
 }
 
+/** What is said of each note: its syllable, how loud it begins to be, and what binds it. */
+function said(music: Music) {
+  if (music.kind !== 'pattern') throw new Error('One line is expected.');
+  return music.notes.flatMap((event) =>
+    'offset' in event ? [[event.syllable, event.dynamic, event.slur ?? false]] : [],
+  );
+}
+
 describe('an exercise through a MIDI file', () => {
   it('keeps its pitches and times, in any key and metre', () => {
     fc.assert(
@@ -31,6 +39,7 @@ describe('an exercise through a MIDI file', () => {
         };
         const read = readMidi(writeMidi(plainScore(written(coarse), 90, [tonic])!));
         expect(sounding(read.music, read.tonic)).toEqual(sounding(coarse, tonic));
+        expect(said(read.music)).toEqual(said(coarse));
         expect([read.name, read.tempo]).toEqual(['Slate steps', 90]);
         expect(read.music).toMatchObject(music.metre ? { metre: music.metre } : {});
         return quartersOfBeat(music.metre) > 0;
@@ -64,6 +73,8 @@ describe('a MIDI file that cannot be read', () => {
     ['is empty', new Uint8Array()],
     ['is something else', new TextEncoder().encode('RIFF....')],
     ['has a head and nothing else', good.slice(0, 14)],
+    ['breaks off within its last track', good.slice(0, -1)],
+    ['has fewer tracks than it says', good.slice(0, good.lastIndexOf(0x4d))],
   ])('is refused in words when it %s', (_, bytes) => {
     expect(() => readMidi(bytes)).toThrow(UnreadableFile);
   });

@@ -1,3 +1,4 @@
+import { schemaFaults } from '../testing/schema';
 import { exercises } from '@wide-fern/catalogue';
 import fc from 'fast-check';
 import { beatsOf, plainScore, type Music } from '@wide-fern/core';
@@ -70,51 +71,48 @@ describe('an exercise through MusicXML', () => {
   });
 });
 
-/** The order of children that the 4.0 schema asks for, where we write any. */
-const orders: Readonly<Record<string, readonly string[]>> = {
-  'score-partwise': ['work', 'identification', 'part-list', 'part'],
-  identification: ['encoding', 'miscellaneous'],
-  attributes: ['divisions', 'key', 'time', 'clef'],
-  key: ['fifths', 'mode'],
-  clef: ['sign', 'line', 'clef-octave-change'],
-  note: [
-    'grace',
-    'pitch',
-    'rest',
-    'duration',
-    'tie',
-    'voice',
-    'type',
-    'dot',
-    'time-modification',
-    'notations',
-    'lyric',
-  ],
-  pitch: ['step', 'alter', 'octave'],
-  lyric: ['syllabic', 'text'],
-  direction: ['direction-type', 'sound'],
-  metronome: ['beat-unit', 'per-minute'],
-};
-
-function faults(tree: Tree): string[] {
-  const order = orders[tree.name];
-  const here: string[] = [];
-  if (order) {
-    const places = tree.children.map(({ name }) => order.indexOf(name));
-    if (places.includes(-1)) here.push(`${tree.name} may not hold this`);
-    if (places.some((place, i) => i > 0 && place < places[i - 1]!))
-      here.push(`${tree.name} is out of order`);
-  }
-  return [...here, ...tree.children.flatMap(faults)];
-}
-
 describe('a written file', () => {
-  it('keeps the schema’s order of elements, for every pitched built-in', () => {
+  it('keeps to the schema, for every pitched built-in and any line', () => {
     for (const { id, music, name } of exercises) {
       const score = plainScore(written(music, name), 84, [60, 61]);
       if (!score) continue;
-      expect([id, faults(readTree(writeMusicXml(score)))]).toEqual([id, []]);
+      expect([id, schemaFaults(writeMusicXml(score))]).toEqual([id, []]);
     }
+    fc.assert(
+      fc.property(pattern, (music) => {
+        expect(schemaFaults(xmlOf(music))).toEqual([]);
+      }),
+    );
+  });
+  it('names a voice as the instrument of each part', () => {
+    const { music } = exercises.find(({ id }) => id === 'narrow-hum')!;
+    expect(xmlOf(music)).toContain('<instrument-sound>voice.vocals</instrument-sound>');
+  });
+  it('says where each triplet begins and ends, and both stand at notes of one', () => {
+    fc.assert(
+      fc.property(pattern, (music) => {
+        const part = readTree(xmlOf(music)).children.find(({ name }) => name === 'part')!;
+        for (const measure of part.children) {
+          let open = false;
+          for (const { name, children } of measure.children) {
+            if (name !== 'note') continue;
+            const isThird = children.some((one) => one.name === 'time-modification');
+            const signs = children
+              .filter((one) => one.name === 'notations')
+              .flatMap((one) => one.children.filter((sign) => sign.name === 'tuplet'))
+              .map(({ attributes }) => attributes.type);
+            if (signs.includes('start')) {
+              expect(open).toBe(false);
+              open = true;
+            }
+            // Inside a triplet there is nothing else, and outside none of its notes.
+            expect(isThird).toBe(open);
+            if (signs.includes('stop')) open = false;
+          }
+          expect(open).toBe(false);
+        }
+      }),
+    );
   });
   it('has bars that are as long as their notes say, in every part', () => {
     fc.assert(

@@ -120,3 +120,40 @@ describe('a MIDI file as a score', () => {
     expect(() => readScore(file(1, [tempo(60)]))).toThrow(/no note/);
   });
 });
+
+describe('what stands beside the notes of a MIDI file', () => {
+  const lyric = (text: string, after = 0): Event => ({
+    type: 'lyrics',
+    deltaTime: after,
+    text,
+    meta: true,
+  });
+  it('is passed over where it belongs to a program', () => {
+    const bytes = file(1, [named('Slate'), tempo(60)], [named('Alto'), ...note(60, 4)]);
+    const chunk = [...new TextEncoder().encode('XFIH'), 0, 0, 0, 3, 1, 2, 3];
+    const head = bytes.subarray(0, 14);
+    const odd = Uint8Array.from([...head, ...chunk, ...bytes.subarray(14), ...chunk]);
+    expect(figures(readScore(odd)).A).toMatchObject({ lowest: 60 });
+  });
+  it('gives the words of a track of their own to the line they are sung with', () => {
+    const line = (midi: number) => [0, 1, 2, 3].flatMap(() => note(midi, 1));
+    const words = ['slate', 'on', 'sto-', 'ne'].map((text, i) => lyric(text, i === 0 ? 0 : ticks));
+    const held = [named('Bass'), ...note(48, 4)];
+    const score = readScore(
+      file(1, [named('Words'), ...words], held, [named('Alto'), ...line(60)]),
+    );
+    const alto = score.staves.find(({ name }) => name === 'Alto')!;
+    expect(alto.notes.map(({ syllables }) => syllables?.[0])).toEqual([
+      'slate',
+      'on',
+      'sto-',
+      'ne',
+    ]);
+    expect(score.staves.find(({ name }) => name === 'Bass')!.notes[0]!.syllables).toBeUndefined();
+  });
+  it('is no tempo where nobody could sing so', () => {
+    const fast: Event = { type: 'setTempo', deltaTime: 0, microsecondsPerBeat: 1, meta: true };
+    const score = readScore(file(1, [named('x'), fast], [named('Alto'), ...note(60, 4)]));
+    expect(score.tempos).toEqual([]);
+  });
+});

@@ -1,25 +1,30 @@
-import type { MetreMark, PieceScore, Staff, StaffNote } from '@wide-fern/core';
-import { parseMidi, type MidiData, type MidiEvent } from 'midi-file';
+import {
+  dynamics,
+  longestSyllable,
+  type Dynamic,
+  type PieceScore,
+  type Staff,
+  type StaffNote,
+} from '@wide-fern/core';
+import type { MidiEvent } from 'midi-file';
 import { refuse } from '../common/found';
+import { barAt, gridOf, type Timed } from './grid';
+import { openMidi } from './open';
 import { fromBytes } from './text';
+import { legato } from './voice';
 import { mostScoreNotes } from '../common/limits';
 import { Warnings } from '../common/warnings';
 
-const units = [1, 2, 4, 8, 16] as const;
 /** A gap shorter than this is how a note was played, not a rest: a 32nd, in quarters. */
 const shortestRest = 0.125;
 const percussion = 9;
-const mostBars = 20_000;
-
-interface Timed {
-  readonly tick: number;
-  readonly event: MidiEvent;
-}
 
 interface Played {
   readonly from: number;
   to: number;
   readonly midi: number;
+  /** Bound to the next one. */
+  readonly slur: boolean;
 }
 
 /** What one channel of a track plays. */
@@ -27,14 +32,13 @@ interface Line {
   readonly name: string;
   readonly notes: Played[];
   readonly lyrics: ReadonlyMap<number, string>;
+  readonly dynamics: ReadonlyMap<number, Dynamic>;
 }
 
-function openMidi(bytes: Uint8Array): MidiData {
-  try {
-    return parseMidi(bytes);
-  } catch {
-    return refuse('This MIDI file breaks off or is damaged. Save it again and try once more.');
-  }
+/** What a track says: its lines, and words that stand in it without notes. */
+interface Track {
+  readonly lines: readonly Line[];
+  readonly words: ReadonlyMap<number, string>;
 }
 
 function timed(track: readonly MidiEvent[]): Timed[] {
@@ -46,15 +50,25 @@ function timed(track: readonly MidiEvent[]): Timed[] {
 }
 
 /** The lines of a track: one for each channel that plays. */
-function linesOf(track: readonly Timed[], warnings: Warnings): Line[] {
+function linesOf(track: readonly Timed[], warnings: Warnings): Track {
   let name = '';
   const lyrics = new Map<number, string>();
+  const texts = new Map<number, string>();
+  const loud = new Map<number, Dynamic>();
+  const bound = new Set<number>();
   const sounding = new Map<string, Played>();
   const channels = new Map<number, Played[]>();
   for (const { tick, event } of track) {
     if (event.type === 'trackName') name = fromBytes(event.text).trim();
     else if (event.type === 'lyrics') lyrics.set(tick, fromBytes(event.text));
-    else if (event.type === 'noteOn' || event.type === 'noteOff') {
+    else if (event.type === 'text') {
+      const dynamic = dynamics.find((one) => one === event.text.trim());
+      if (dynamic) loud.set(tick, dynamic);
+      else if (!event.text.startsWith('@')) texts.set(tick, fromBytes(event.text));
+    } else if (event.type === 'controller' && event.controllerType === legato) {
+      if (event.value >= 64) bound.add(event.channel);
+      else bound.delete(event.channel);
+    } else if (event.type === 'noteOn' || event.type === 'noteOff') {
       const key = `${event.channel} ${event.noteNumber}`;
       const open = sounding.get(key);
       if (open) {
@@ -62,7 +76,8 @@ function linesOf(track: readonly Timed[], warnings: Warnings): Line[] {
         sounding.delete(key);
       }
       if (event.type === 'noteOff' || event.velocity === 0) continue;
-      const played = { from: tick, to: tick, midi: event.noteNumber };
+      const slur = bound.has(event.channel);
+      const played = { from: tick, to: tick, midi: event.noteNumber, slur };
       sounding.set(key, played);
       const notes = channels.get(event.channel) ?? [];
       notes.push(played);
@@ -72,9 +87,31 @@ function linesOf(track: readonly Timed[], warnings: Warnings): Line[] {
     }
   }
   if (channels.has(percussion)) warnings.add(null, name, 'Percussion is left out.');
-  return [...channels]
+  const lines = [...channels]
     .filter(([channel]) => channel !== percussion)
-    .map(([, notes]) => ({ name, notes: notes.filter(({ from, to }) => to > from), lyrics }));
+    .map(([, notes]) => {
+      const sounding = notes.filter(({ from, to }) => to > from);
+      return { name, notes: sounding, lyrics, dynamics: loud };
+    });
+  return { lines, words: lines.length > 0 ? new Map() : lyrics.size > 0 ? lyrics : texts };
+}
+
+/**
+ * Words that stand in a track of their own go to the line that begins notes where they are sung; one
+ * that has words already keeps them.
+ */
+function withWordsBeside(tracks: readonly Track[]): Line[] {
+  const lines = tracks.flatMap((track) => track.lines);
+  const [words] = tracks
+    .map((track) => track.words)
+    .filter((one) => one.size > 2)
+    .sort((a, b) => b.size - a.size);
+  if (!words) return lines;
+  const sungWith = ({ notes, lyrics }: Line) =>
+    lyrics.size > 0 ? -1 : notes.filter(({ from }) => words.has(from)).length;
+  const [best] = [...lines].sort((a, b) => sungWith(b) - sungWith(a));
+  const isSung = best && sungWith(best) >= words.size / 2;
+  return lines.map((line) => (isSung && line === best ? { ...line, lyrics: words } : line));
 }
 
 /** A note ends where the next begins, when only a breath of a gap lies between. */
@@ -98,56 +135,7 @@ const syllableOf = (text: string): string =>
   text
     .replace(/[\r\n/\\]/g, '')
     .trim()
-    .slice(0, 40);
-
-interface Grid {
-  readonly starts: readonly number[];
-  readonly metres: readonly MetreMark[];
-}
-
-/** Where bars begin, in ticks: each as long as the time signature before it says. */
-function gridOf(all: readonly Timed[], ticks: number, end: number): Grid {
-  const signs = all
-    .flatMap(({ tick, event }) => (event.type === 'timeSignature' ? [{ tick, ...event }] : []))
-    .sort((a, b) => a.tick - b.tick);
-  const starts: number[] = [];
-  const metres: MetreMark[] = [];
-  let at = 0;
-  let next = 0;
-  let length = 4 * ticks;
-  while (at < end || starts.length === 0) {
-    while (next < signs.length && signs[next]!.tick <= at) {
-      const { numerator, denominator } = signs[next]!;
-      const unit = units.find((one) => one === denominator);
-      if (unit && numerator >= 1 && numerator <= 32) {
-        length = (numerator * 4 * ticks) / unit;
-        const last = metres[metres.length - 1]?.metre;
-        if (last?.beats !== numerator || last.unit !== unit) {
-          metres.push({ bar: starts.length, metre: { beats: numerator, unit } });
-        }
-      }
-      next += 1;
-    }
-    starts.push(at);
-    if (starts.length > mostBars)
-      refuse(`This file has more than ${mostBars} bars. It is not read.`);
-    // A signature in the middle of a bar begins a new one.
-    const sign = signs[next]?.tick ?? Infinity;
-    at = Math.min(at + length, sign > at ? sign : Infinity);
-  }
-  return { starts, metres };
-}
-
-function barAt(starts: readonly number[], tick: number): number {
-  let low = 0;
-  let high = starts.length - 1;
-  while (low < high) {
-    const middle = (low + high + 1) >> 1;
-    if (starts[middle]! <= tick) low = middle;
-    else high = middle - 1;
-  }
-  return low;
-}
+    .slice(0, longestSyllable);
 
 /** A played note as it would be written: cut at bar lines and tied over them. */
 function written(note: Played, line: Line, starts: readonly number[], ticks: number): StaffNote[] {
@@ -158,6 +146,7 @@ function written(note: Played, line: Line, starts: readonly number[], ticks: num
     const to = Math.min(note.to, starts[bar + 1] ?? Infinity);
     const lyric = from === note.from ? line.lyrics.get(from) : undefined;
     const syllable = lyric === undefined ? '' : syllableOf(lyric);
+    const dynamic = from === note.from ? line.dynamics.get(from) : undefined;
     pieces.push({
       bar,
       at: (from - starts[bar]!) / ticks,
@@ -167,6 +156,8 @@ function written(note: Played, line: Line, starts: readonly number[], ticks: num
       ...(from > note.from ? { tieStop: true } : {}),
       ...(to < note.to ? { tieStart: true } : {}),
       ...(syllable === '' ? {} : { syllables: [syllable] }),
+      ...(dynamic ? { dynamic } : {}),
+      ...(note.slur ? { slur: true } : {}),
     });
     from = to;
     bar += 1;
@@ -186,6 +177,8 @@ const temposOf = (
         ? [{ tick, tempo: 60_000_000 / event.microsecondsPerBeat }]
         : [],
     )
+    // Nobody sings so; a file that says it is counting something else.
+    .filter(({ tempo }) => tempo >= 5 && tempo <= 1000)
     .sort((a, b) => a.tick - b.tick)
     .map(({ tick, tempo }) => {
       const bar = barAt(starts, tick);
@@ -216,6 +209,7 @@ function staffOf(line: Line, index: number, starts: readonly number[], ticks: nu
     name: line.name,
     abbreviation: '',
     clef: mean < 57 ? 'bass' : 'treble',
+    octaveSaid: true,
     ofStaves: 1,
     notes,
     voices: starts.map((_, bar) => (sounding.has(bar) ? ['1'] : [])),
@@ -238,7 +232,7 @@ export function readScoreMidi(bytes: Uint8Array, closed = shortestRest): PieceSc
   const warnings = new Warnings();
   const byTrack = tracks.map(timed);
   const all = byTrack.flat();
-  const lines = byTrack.flatMap((track) => linesOf(track, warnings));
+  const lines = withWordsBeside(byTrack.map((track) => linesOf(track, warnings)));
   const count = lines.reduce((sum, { notes }) => sum + notes.length, 0);
   if (count === 0) refuse('There is no note in this file. Choose one with music in it.');
   if (count > mostScoreNotes) {

@@ -9,6 +9,7 @@ import {
 } from '@wide-fern/core';
 import { writeMidi as writeFile, type MidiEvent } from 'midi-file';
 import { toBytes } from './text';
+import { legato, voiceProgram } from './voice';
 
 /** Ticks of a quarter: exact for 32nds and triplets. */
 const ticksPerQuarter = 480;
@@ -35,7 +36,10 @@ function steps({ midi: from, glideTo }: LineEvent): number[] {
   return Array.from({ length: count }, (_, i) => from! + Math.sign(to - from!) * i);
 }
 
-/** One line from a beat on: its notes, and its syllables as the file's words. */
+/**
+ * One line from a beat on: its notes, its syllables as the file's words, how loud it is in words and in
+ * how hard its notes are struck, and its slurs as a pedal that binds.
+ */
 function lineEvents(
   events: readonly LineEvent[],
   from: Beats,
@@ -44,20 +48,24 @@ function lineEvents(
 ): Timed[] {
   let beat = from;
   let velocity = usualLoudness;
+  let bound = false;
   return events.flatMap((event) => {
     const begins = beat;
     beat += event.beats;
     if (event.dynamic) velocity = loudness[event.dynamic];
     if (event.midi === null || event.beats === 0) return [];
-    const words: Timed[] =
-      event.syllable === undefined
+    const at = ticks(begins);
+    const said = (type: 'lyrics' | 'text', words: string | undefined): Timed[] =>
+      words === undefined
         ? []
-        : [
-            {
-              at: ticks(begins),
-              event: { deltaTime: 0, meta: true, type: 'lyrics', text: toBytes(event.syllable) },
-            },
-          ];
+        : [{ at, event: { deltaTime: 0, meta: true, type, text: toBytes(words) } }];
+    const bow: Timed[] = [];
+    if (bound !== (event.slur === true)) {
+      bound = event.slur === true;
+      const value = bound ? 127 : 0;
+      const control = { deltaTime: 0, channel, type: 'controller' } as const;
+      bow.push({ at, event: { ...control, controllerType: legato, value } });
+    }
     const notes = steps(event);
     const part = event.beats / notes.length;
     const sounding = notes.flatMap((noteNumber, i): Timed[] => {
@@ -67,7 +75,7 @@ function lineEvents(
         { at: ticks(begins + (i + 1) * part), event: { ...note, type: 'noteOff', velocity: 0 } },
       ];
     });
-    return [...words, ...sounding];
+    return [...said('lyrics', event.syllable), ...said('text', event.dynamic), ...bow, ...sounding];
   });
 }
 
@@ -132,6 +140,10 @@ export function writeMidi(score: Score): Uint8Array {
   const parts = score.parts.map(({ name }, place) =>
     track([
       { at: 0, event: { deltaTime: 0, meta: true, type: 'trackName', text: toBytes(name) } },
+      {
+        at: 0,
+        event: { deltaTime: 0, type: 'programChange', channel: place, programNumber: voiceProgram },
+      },
       ...score.keys.flatMap(({ lines }, i) =>
         lineEvents(lines[place]!.events, starts[i]!, ticks, place),
       ),

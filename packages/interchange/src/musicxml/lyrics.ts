@@ -1,3 +1,4 @@
+import { longestSyllable } from '@wide-fern/core';
 import { childrenOf, type Tree } from '../xml/tree';
 
 /** The syllable of one verse, with a hyphen while its word goes on. */
@@ -9,7 +10,7 @@ function syllableOf(lyric: Tree): string {
     else if (name === 'syllabic') goesOn = text === 'begin' || text === 'middle';
   }
   words = words.trim();
-  return words === '' ? '' : `${words.slice(0, 39)}${goesOn ? '-' : ''}`;
+  return words === '' ? '' : `${words.slice(0, longestSyllable - 1)}${goesOn ? '-' : ''}`;
 }
 
 /** A note's syllables verse by verse, with a hyphen while their word goes on. */

@@ -101,8 +101,7 @@ describe('who sings which line', () => {
     );
     const score = read([one('Soprano Solo', head() + n('A5', 4)), choir]);
     expect(rangesOf(score)).toEqual({
-      S1: [81, 81],
-      S2: [76, 76],
+      S: [76, 76],
       A: [72, 72],
       T: [55, 55],
       B: [48, 48],
@@ -176,6 +175,13 @@ describe('where notes sound', () => {
       '<transpose><chromatic>0</chromatic><octave-change>-1</octave-change></transpose>';
     expect(rangesOf(read([one('Tenor', head({ transpose: octave }) + n('G4', 4))]))).toEqual({
       T: [55, 55],
+    });
+    // Said once, it is not lowered again, however high the line lies.
+    expect(rangesOf(read([one('Tenor', head({ transpose: octave }) + n('E5', 4))]))).toEqual({
+      T: [64, 64],
+    });
+    expect(rangesOf(read([one('Tenor', head({ clef: 'C4' }) + n('E4', 4))]))).toEqual({
+      T: [64, 64],
     });
     // A line around G4 in a plain treble clef is nobody's tenor: it sounds around G3.
     expect(rangesOf(read([one('Tenor', head() + n('G4', 4))]))).toEqual({ T: [55, 55] });
@@ -456,5 +462,36 @@ describe('a file that is no score', () => {
       ),
     ]);
     expect(() => performanceOrder(score)).toThrow(/round without end/);
+  });
+});
+
+describe('words above the staff', () => {
+  const words = (text: string) =>
+    `<direction><direction-type><words>${text}</words></direction-type></direction>`;
+  it.each(['To Coda', 'zur Coda', 'al Coda', 'vers la Coda', 'naar Coda'])(
+    '«%s» leads on to the coda, in any language',
+    (text) => {
+      const bars = [
+        words(text) + n('C5', 4),
+        words('D.C. al Coda') + n('D5', 4),
+        words('Coda') + n('E5', 4),
+      ];
+      const score = read([one('Soprano', head() + bars[0]!, bars[1]!, bars[2]!)]);
+      expect(score.bars.map(({ toCoda, coda }) => [toCoda ?? false, coda ?? false])).toEqual([
+        [true, false],
+        [false, false],
+        [false, true],
+      ]);
+    },
+  );
+  it('and names that every object has do no harm', () => {
+    const odd = n('C5', 4, { before: '' }).replace(
+      '</note>',
+      '<notations><constructor/><toString/></notations></note>',
+    );
+    const mode = head().replace('</fifths>', '</fifths><mode>constructor</mode>');
+    const score = read([one('constructor', mode + odd), one('toString', head() + n('C4', 4))]);
+    expect(score.keys[0]).toEqual({ bar: 0, fifths: 0, mode: 'major' });
+    expect(guessParts(score).map(({ parts }) => parts.join())).toEqual(['constructor', 'toString']);
   });
 });

@@ -2,7 +2,7 @@ import type { PieceScore } from '@wide-fern/core';
 import { refuse } from '../common/found';
 import { mostScoreNotes } from '../common/limits';
 import { child, childrenOf, countOf, readTree, textOf, type Tree } from '../xml/tree';
-import { PartReader } from './staves';
+import { PartReader, type PartNames } from './staves';
 import { Structure } from './structure';
 import { Warnings } from '../common/warnings';
 
@@ -38,6 +38,27 @@ function saidIn(root: Tree): Record<string, string> {
   );
 }
 
+/** By a part's id, the names of the brackets it stands in, from the outer to the inner. */
+function groupsOf(list: Tree): Map<string, string> {
+  const open = new Map<string, string>();
+  const groups = new Map<string, string>();
+  for (const item of list.children) {
+    const { number = '1', type, id = '' } = item.attributes;
+    if (item.name === 'score-part') groups.set(id, [...open.values()].join(' ').trim());
+    else if (item.name === 'part-group' && type === 'stop') open.delete(number);
+    else if (item.name === 'part-group') open.set(number, textOf(item, 'group-name'));
+  }
+  return groups;
+}
+
+/** How a part is called in the list of parts. */
+function namesOf(list: Tree | undefined, id: string): PartNames {
+  const entry = childrenOf(list, 'score-part').find(({ attributes }) => attributes.id === id);
+  const group = (list && groupsOf(list).get(id)) ?? '';
+  const abbreviation = textOf(entry, 'part-abbreviation');
+  return { name: textOf(entry, 'part-name') || abbreviation, abbreviation, group };
+}
+
 /** What a score says of itself, before its music. */
 function headOf(root: Tree): Pick<PieceScore, 'title' | 'composer' | 'language' | 'said'> {
   const creators = childrenOf(child(root, 'identification'), 'creator');
@@ -70,15 +91,12 @@ export function readScoreXml(
   }
   const structure = new Structure(warnings);
   const readers = new Map<string, { reader: PartReader; bars: number }>();
-  let listed: readonly Tree[] = [];
+  let list: Tree | undefined;
   let read = 0;
   const readerOf = (id: string) => {
     const found = readers.get(id);
     if (found) return found;
-    const entry = listed.find(({ attributes }) => attributes.id === id);
-    const name = textOf(entry, 'part-name');
-    const abbreviation = textOf(entry, 'part-abbreviation');
-    const names = { name: name || abbreviation, abbreviation };
+    const names = namesOf(list, id);
     const made = { reader: new PartReader(names, structure, warnings), bars: 0 };
     readers.set(id, made);
     return made;
@@ -92,7 +110,7 @@ export function readScoreXml(
   };
   // Measures are read as they come, in either order of the file, and not kept.
   const take = (element: Tree, parent: Tree): boolean => {
-    if (element.name === 'part-list') listed = childrenOf(element, 'score-part');
+    if (element.name === 'part-list') list = element;
     if (element.name === 'measure' && parent.name === 'part') {
       readMeasure(parent.attributes.id ?? '', element);
       return true;

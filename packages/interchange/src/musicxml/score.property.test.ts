@@ -1,3 +1,4 @@
+import { schemaFaults } from '../testing/schema';
 import { performanceOrder, type PieceScore } from '@wide-fern/core';
 import { strToU8 } from 'fflate';
 import fc from 'fast-check';
@@ -30,6 +31,13 @@ describe('a score through our own export', () => {
           read.language,
           read.warnings.filter((warning) => warning.of !== 'exercise'),
         ]).toEqual([wanted.title, wanted.composer, wanted.language, []]);
+      }),
+    );
+  });
+  it('keeps to the schema', () => {
+    fc.assert(
+      fc.property(score, (written) => {
+        expect(schemaFaults(writeScoreXml(written))).toEqual([]);
       }),
     );
   });

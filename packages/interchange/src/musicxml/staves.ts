@@ -1,4 +1,11 @@
-import { dynamics, type Clef, type Dynamic, type Staff, type StaffNote } from '@wide-fern/core';
+import {
+  dynamics,
+  own,
+  type Clef,
+  type Dynamic,
+  type Staff,
+  type StaffNote,
+} from '@wide-fern/core';
 import { refuse } from '../common/found';
 import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
 import { syllablesOf } from './lyrics';
@@ -24,6 +31,8 @@ interface ReadingStaff {
   readonly notes: Writable[];
   readonly voices: Set<string>[];
   clef: Clef | undefined;
+  /** Whether a clef or a transposition says the octave. */
+  octaveSaid: boolean;
   readonly slurs: Map<string, number>;
   /** By voice, the note that slides to the next one. */
   readonly slides: Map<string, Writable>;
@@ -33,6 +42,8 @@ interface ReadingStaff {
 export interface PartNames {
   readonly name: string;
   readonly abbreviation: string;
+  /** What it is bracketed with. */
+  readonly group: string;
 }
 
 const clefOf = (tree: Tree): Clef => {
@@ -46,6 +57,8 @@ export class PartReader {
   private divisions = 1;
   private transpose = 0;
   private isTransposed = false;
+  /** Whether a transposition by octaves is said. */
+  private saysOctave = false;
   private dynamic: Dynamic | undefined;
   private endings: readonly number[] = [];
 
@@ -62,6 +75,7 @@ export class PartReader {
       notes: [],
       voices: [],
       clef: undefined,
+      octaveSaid: false,
       slurs: new Map(),
       slides: new Map(),
     };
@@ -121,7 +135,9 @@ export class PartReader {
     if (transpose) {
       const chromatic = numberOf(transpose, 'chromatic') ?? 0;
       this.isTransposed = chromatic % 12 !== 0;
-      this.transpose = chromatic + 12 * (numberOf(transpose, 'octave-change') ?? 0);
+      const octaves = numberOf(transpose, 'octave-change') ?? 0;
+      this.transpose = chromatic + 12 * octaves;
+      if (octaves !== 0 || Math.abs(chromatic) >= 12) this.saysOctave = true;
     }
     const key = child(tree, 'key');
     if (key && !this.isTransposed) this.structure.addKey(key, place);
@@ -130,6 +146,9 @@ export class PartReader {
     for (const clef of childrenOf(tree, 'clef')) {
       const staff = this.staff(clef.attributes.number ?? '1');
       staff.clef ??= clefOf(clef);
+      if ((numberOf(clef, 'clef-octave-change') ?? 0) !== 0 || textOf(clef, 'sign') === 'C') {
+        staff.octaveSaid = true;
+      }
     }
     const repeated = childrenOf(tree, 'measure-style').some(
       (style) => child(style, 'measure-repeat') ?? child(style, 'beat-repeat'),
@@ -214,7 +233,7 @@ export class PartReader {
 
   /** The note that sounds. */
   private midiOf(pitch: Tree, bar: number): number {
-    const step = steps[textOf(pitch, 'step')];
+    const step = own(steps, textOf(pitch, 'step'));
     const octave = numberOf(pitch, 'octave');
     if (step === undefined || octave === undefined) {
       return refuse('A note in this file has no step or no octave. The file is damaged.');
@@ -279,8 +298,8 @@ export class PartReader {
           }
         } else if (missed.includes(name)) {
           this.miss(read.bar, `The sign ${name} is left out.`);
-        } else if (notTaken[name]) {
-          this.warnings.add(read.bar, this.names.name, notTaken[name]);
+        } else if (own(notTaken, name)) {
+          this.warnings.add(read.bar, this.names.name, own(notTaken, name)!);
         }
       }
     }
@@ -290,11 +309,13 @@ export class PartReader {
 
   /** The part's staves that have notes on them. */
   finished(id: string, bars: number): Staff[] {
-    return [...this.staves].map(([name, { notes, voices, clef }]) => ({
+    return [...this.staves].map(([name, { notes, voices, clef, octaveSaid }]) => ({
       id: `${id}.${name}`,
       name: this.names.name,
       abbreviation: this.names.abbreviation,
       clef: clef ?? 'treble',
+      ...(this.names.group === '' ? {} : { group: this.names.group }),
+      ...(octaveSaid || this.saysOctave ? { octaveSaid: true } : {}),
       ofStaves: this.staves.size,
       notes: notes.sort((a, b) => a.bar - b.bar || a.at - b.at || b.midi - a.midi),
       voices: Array.from({ length: bars }, (_, bar) =>

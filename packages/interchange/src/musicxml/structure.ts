@@ -1,4 +1,12 @@
-import type { KeyMark, Metre, MetreMark, Mode, ScoreBar, TempoMark } from '@wide-fern/core';
+import {
+  own,
+  type KeyMark,
+  type Metre,
+  type MetreMark,
+  type Mode,
+  type ScoreBar,
+  type TempoMark,
+} from '@wide-fern/core';
 import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
 import type { Warnings } from '../common/warnings';
 
@@ -32,6 +40,14 @@ const modeWords: Readonly<Record<string, Mode>> = {
   lydian: 'lydian',
   mixolydian: 'mixolydian',
 };
+/** What stands above the staff where it goes on elsewhere, in the languages scores are printed in. */
+const fromBeginning =
+  /^(d\.? ?c\.?|da capo|von (vorn(e)?|anfang( an)?)|du début|reprise du début)(?![\p{L}])/iu;
+const fromSign =
+  /^(d\.? ?s\.?|dal segno|vom zeichen|du signe|fra tegnet|från tecknet)(?![\p{L}])/iu;
+const awayToCoda =
+  /^((to|al|alla|zur|zum|vers la|à la|a la|naar|til|till|vai alla|ir a la|do)( the)? coda)(?![\p{L}])/iu;
+const end = /^(fine|ende|fin|slut|einde|loppu|koniec|vége)\.?$/i;
 const units = [1, 2, 4, 8, 16] as const;
 const beatUnits: Readonly<Record<string, number>> = {
   long: 16,
@@ -91,7 +107,7 @@ export class Structure {
     }
     if (!this.once(`key ${bar}`)) return;
     const word = textOf(tree, 'mode') || 'major';
-    const known = modeWords[word];
+    const known = own(modeWords, word);
     if (!known) {
       this.warnings.add(bar, '', `The mode ${word} is read as major.`, 'exercise');
     }
@@ -183,7 +199,7 @@ export class Structure {
   }
 
   private addMetronome(tree: Tree, place: number, at: number): void {
-    const unit = beatUnits[textOf(tree, 'beat-unit')];
+    const unit = own(beatUnits, textOf(tree, 'beat-unit'));
     const perMinute = /\d+(\.\d+)?/.exec(textOf(tree, 'per-minute'))?.[0];
     if (unit === undefined || perMinute === undefined) {
       this.warnings.add(place, '', 'This tempo mark was not understood; the tempo goes on.');
@@ -195,10 +211,11 @@ export class Structure {
 
   private addWords(text: string, bar: ReadingBar): void {
     const words = text.trim();
-    if (/^(d\.? ?c\.?|da capo)(\b|$)/i.test(words)) bar.backTo ??= 'beginning';
-    else if (/^(d\.? ?s\.?|dal segno)(\b|$)/i.test(words)) bar.backTo ??= 'segno';
-    else if (/^(to coda|al coda|alla coda)\b/i.test(words)) bar.toCoda = true;
-    else if (/^fine\.?$/i.test(words)) bar.fine = true;
+    if (fromBeginning.test(words)) bar.backTo ??= 'beginning';
+    else if (fromSign.test(words)) bar.backTo ??= 'segno';
+    else if (awayToCoda.test(words)) bar.toCoda = true;
+    else if (/^coda\.?$/i.test(words)) bar.codaSign = true;
+    else if (end.test(words)) bar.fine = true;
   }
 
   /** The bars as they stand when every part has been read. */

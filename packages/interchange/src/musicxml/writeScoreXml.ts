@@ -9,6 +9,7 @@ import {
   type StaffNote,
 } from '@wide-fern/core';
 import { element, text, writeXml, type Element } from '../xml/element';
+import { voiceProgram } from '../midi/voice';
 import { slidesOf } from './slides';
 import {
   divisions,
@@ -242,6 +243,17 @@ function measures(score: PieceScore, staves: readonly Staff[], isFirstPart: bool
   });
 }
 
+/** A part is sung: its instrument is a voice, so that a program plays it as one. */
+const voiceInstrument = (id: string): Element[] => [
+  element(
+    'score-instrument',
+    { id },
+    text('instrument-name', 'Voice'),
+    text('instrument-sound', 'voice.vocals'),
+  ),
+  element('midi-instrument', { id }, text('midi-program', voiceProgram + 1)),
+];
+
 /** A score as MusicXML 4.0, partwise, staff by staff as it stands (docs/interchange.md). */
 export function writeScoreXml(score: PieceScore): string {
   const parts = partsOf(score);
@@ -273,6 +285,7 @@ export function writeScoreXml(score: PieceScore): string {
           { id: `P${i + 1}` },
           text('part-name', staff!.name),
           staff!.abbreviation !== '' && text('part-abbreviation', staff!.abbreviation),
+          ...voiceInstrument(`P${i + 1}-I1`),
         ),
       ),
     ),

@@ -4,6 +4,7 @@ import {
   spellKey,
   trebleTonic,
   writtenLengths,
+  type Dynamic,
   type KeyMark,
   type ScoreBar,
   type SpelledNote,
@@ -41,8 +42,14 @@ const pitch = ({ letter, accidental, octave }: SpelledNote): Element =>
     text('octave', octave),
   );
 
+/** Where a head stands among those that share a tuplet. */
+interface InTuplet {
+  readonly tupletStart?: boolean | undefined;
+  readonly tupletStop?: boolean | undefined;
+}
+
 /** One head of a note: its length, and whether it is the first or last of those tied together. */
-interface Head {
+interface Head extends InTuplet {
   readonly written: Written;
   readonly quarters: number;
   readonly first: boolean;
@@ -75,6 +82,35 @@ const shown = (written: Written): Child[] => [
   written.triplet &&
     element('time-modification', {}, text('actual-notes', 3), text('normal-notes', 2)),
 ];
+
+const tuplet = ({ tupletStart, tupletStop }: InTuplet): Element[] => [
+  ...(tupletStart ? [element('tuplet', { type: 'start', number: 1, bracket: 'yes' })] : []),
+  ...(tupletStop ? [element('tuplet', { type: 'stop', number: 1 })] : []),
+];
+
+/**
+ * Which written lengths of a bar's voice begin and end a triplet: one lasts until it fills a plain
+ * length, or as long as there are lengths of it.
+ */
+function tupletsOf(pieces: readonly (Written | undefined)[]): InTuplet[] {
+  const marks: { tupletStart?: boolean; tupletStop?: boolean }[] = pieces.map(() => ({}));
+  let open = -1;
+  let filled = 0;
+  pieces.forEach((piece, i) => {
+    if (!piece?.triplet) return;
+    if (open < 0) {
+      open = i;
+      filled = 0;
+    }
+    filled += quartersOf(piece);
+    const isPlain = Math.abs(filled * 16 - Math.round(filled * 16)) < 1e-6;
+    if (!isPlain && pieces[i + 1]?.triplet) return;
+    marks[open]!.tupletStart = true;
+    marks[i]!.tupletStop = true;
+    open = -1;
+  });
+  return marks;
+}
 
 const slide = (type: 'start' | 'stop'): Element =>
   element('slide', { type, number: 1, 'line-type': type === 'start' ? 'solid' : undefined });
@@ -109,6 +145,7 @@ function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
   const notations = [
     stop && element('tied', { type: 'stop' }),
     start && element('tied', { type: 'start' }),
+    ...(inChord ? [] : tuplet(head)),
     !inChord && first && setting.wasBound && !bound && element('slur', { type: 'stop', number: 1 }),
     !inChord && last && bound && !setting.wasBound && element('slur', { type: 'start', number: 1 }),
     first && setting.slides.stops.has(note) && slide('stop'),
@@ -142,13 +179,22 @@ const barRest = (quarters: number, voice: string, staff: number | undefined): El
     staff !== undefined && text('staff', staff),
   );
 
-/** A silence as rests of written lengths; one that cannot be written so is only timed. */
-function rests(quarters: number, voice: string, staff: number | undefined): Element[] {
+/** A silence as written lengths; one that cannot be written so is only timed. */
+function restPieces(quarters: number): readonly (Written | undefined)[] {
   const pieces = writtenLengths(quarters);
   const sum = pieces.reduce((total, piece) => total + quartersOf(piece), 0);
-  const exactly = Math.abs(sum - quarters) < near ? pieces : [undefined];
-  return exactly.map((piece) =>
-    element(
+  return Math.abs(sum - quarters) < near ? pieces : [undefined];
+}
+
+function restElements(
+  { quarters, pieces }: Extract<Item, { kind: 'rest' }>,
+  marks: readonly InTuplet[],
+  voice: string,
+  staff: number | undefined,
+): Element[] {
+  return pieces.map((piece, i) => {
+    const notations = tuplet(marks[i] ?? {});
+    return element(
       'note',
       {},
       element('rest'),
@@ -156,8 +202,9 @@ function rests(quarters: number, voice: string, staff: number | undefined): Elem
       text('voice', voice),
       ...(piece ? shown(piece) : []),
       staff !== undefined && text('staff', staff),
-    ),
-  );
+      notations.length > 0 && element('notations', {}, notations),
+    );
+  });
 }
 
 /** What a voice remembers from bar to bar. */
@@ -178,15 +225,48 @@ function chordsOf(notes: readonly StaffNote[]): StaffNote[][] {
 }
 
 /** A chord, head by head: a length that needs several is tied on in all its notes at once. */
-function chordElements(together: readonly StaffNote[], setting: Setting): Element[] {
-  const [longest] = together;
-  const pieces = writtenLengths(longest!.quarters);
+function chordElements(
+  { together, pieces }: Extract<Item, { kind: 'chord' }>,
+  marks: readonly InTuplet[],
+  setting: Setting,
+): Element[] {
   return pieces.flatMap((written, piece) =>
     together.map((note, i) => {
       const place = { first: piece === 0, last: piece === pieces.length - 1, inChord: i > 0 };
-      return noteElement(note, { written, quarters: quartersOf(written), ...place }, setting);
+      const head = { written, quarters: quartersOf(written), ...place, ...marks[piece] };
+      return noteElement(note, head, setting);
     }),
   );
+}
+
+/** What a voice has in a bar, one after the other: silences and notes together, in written lengths. */
+type Item =
+  | {
+      readonly kind: 'rest';
+      readonly quarters: number;
+      readonly pieces: readonly (Written | undefined)[];
+    }
+  | {
+      readonly kind: 'chord';
+      readonly together: readonly StaffNote[];
+      readonly pieces: readonly Written[];
+    };
+
+function itemsOf(notes: readonly StaffNote[], quarters: number): Item[] {
+  const items: Item[] = [];
+  let at = 0;
+  const rest = (until: number) => {
+    const silent = until - at;
+    if (silent > near) items.push({ kind: 'rest', quarters: silent, pieces: restPieces(silent) });
+  };
+  for (const together of chordsOf(notes)) {
+    const [first] = together;
+    rest(first!.at);
+    items.push({ kind: 'chord', together, pieces: writtenLengths(first!.quarters) });
+    at = first!.at + first!.quarters;
+  }
+  rest(quarters);
+  return items;
 }
 
 /** Notes that would overlap in one voice, parted into layers that do not; chords stay together. */
@@ -222,28 +302,28 @@ export function voiceElements(
 ): Element[] {
   const { voice, staff, key, slides } = where;
   if (notes.length === 0) return [barRest(bar.quarters, voice, staff)];
-  const all: Element[] = [];
-  let at = 0;
-  for (const together of chordsOf(notes)) {
-    const [first] = together;
-    const { at: begins, quarters, dynamic, slur } = first!;
-    if (begins - at > near) all.push(...rests(begins - at, voice, staff));
-    if (dynamic) {
-      all.push(
-        element(
-          'direction',
-          { placement: 'above' },
-          element('direction-type', {}, element('dynamics', {}, element(dynamic))),
-        ),
-      );
-    }
+  const items = itemsOf(notes, bar.quarters);
+  const marks = tupletsOf(items.flatMap(({ pieces }) => pieces));
+  let place = 0;
+  return items.flatMap((item) => {
+    const own = marks.slice(place, place + item.pieces.length);
+    place += item.pieces.length;
+    if (item.kind === 'rest') return restElements(item, own, voice, staff);
+    const first = item.together[0]!;
     const setting = { key, staff, slides, goesOn: state.goesOn, wasBound: state.bound };
-    all.push(...chordElements(together, setting));
-    if (slides.ends.has(first!)) all.push(slideEnd(first!, setting));
-    state.bound = slur === true;
-    at = begins + quarters;
-  }
-  const left = bar.quarters - at;
-  if (left > near) all.push(...rests(left, voice, staff));
-  return all;
+    const elements = chordElements(item, own, setting);
+    state.bound = first.slur === true;
+    return [
+      ...(first.dynamic ? [loudness(first.dynamic)] : []),
+      ...elements,
+      ...(slides.ends.has(first) ? [slideEnd(first, setting)] : []),
+    ];
+  });
 }
+
+const loudness = (dynamic: Dynamic): Element =>
+  element(
+    'direction',
+    { placement: 'above' },
+    element('direction-type', {}, element('dynamics', {}, element(dynamic))),
+  );

@@ -52,16 +52,19 @@ export function n(name: string, quarters: number, signs: NoteSigns = {}): string
 export const back = (quarters: number): string =>
   `<backup><duration>${quarters * 4}</duration></backup>`;
 
+type XmlClef = 'G' | 'F' | 'G8' | 'C4';
+
 export interface HeadSigns {
   readonly beats?: number;
   readonly unit?: number;
   readonly fifths?: number;
-  readonly clef?: 'G' | 'F' | 'G8';
-  readonly clefs?: readonly ('G' | 'F' | 'G8')[];
+  readonly clef?: XmlClef;
+  readonly clefs?: readonly XmlClef[];
   readonly transpose?: string;
 }
-const clefXml = (clef: 'G' | 'F' | 'G8', number = 1): string =>
-  `<clef number="${number}"><sign>${clef.charAt(0)}</sign><line>${clef === 'F' ? 4 : 2}</line>${clef === 'G8' ? '<clef-octave-change>-1</clef-octave-change>' : ''}</clef>`;
+/** The C clef stands on the fourth line, as tenors once read it. */
+const clefXml = (clef: XmlClef, number = 1): string =>
+  `<clef number="${number}"><sign>${clef.charAt(0)}</sign><line>${clef.startsWith('G') ? 2 : 4}</line>${clef === 'G8' ? '<clef-octave-change>-1</clef-octave-change>' : ''}</clef>`;
 
 /** What stands at the head of a part's first bar. */
 export function head({

@@ -32,7 +32,8 @@ export function moveTo({ segments }: PlanDocument, id: string, to: number): Plan
   return { kind: 'move', id, after: beforePlace(others, place) };
 }
 
-const inLimits = (name: keyof typeof choiceLimits, value: number): number => {
+/** A figure that is chosen, within what can be chosen. */
+export const inLimits = (name: keyof typeof choiceLimits, value: number): number => {
   const [least, most] = choiceLimits[name];
   return Math.min(most, Math.max(least, value));
 };

@@ -27,6 +27,7 @@ export const showChoir = (choir: Choir): ChoirView => ({
   name: choir.name,
   timeZone: choir.timeZone,
   accidentals: choir.accidentals ?? 'flats',
+  naming: choir.naming ?? 'octaves',
   phraseSeconds: choir.phraseSeconds ?? usualPhrase.mixed,
   demoUntil: choir.demoUntil?.toISOString() ?? null,
   closesAt: choir.closesAt?.toISOString() ?? null,
@@ -35,7 +36,8 @@ export const showChoir = (choir: Choir): ChoirView => ({
 const settings = {
   name: 'its name',
   timeZone: 'its time zone',
-  accidentals: 'how notes are named',
+  accidentals: 'whether notes are flats or sharps',
+  naming: 'how notes are named',
   phraseSeconds: 'how long a breath lasts',
 } as const;
 

@@ -18,7 +18,7 @@ import type { Evening } from '../db/entities/evening';
 import { dateIn } from '../time/zone';
 
 /** What keys rest on for an evening, what is sung, and the sections as they would be with everyone. */
-export type TonightOf = Pick<EveningView, 'tonight' | 'pieces' | 'withEveryone'>;
+export type TonightOf = Pick<EveningView, 'tonight' | 'pieces' | 'withEveryone' | 'asUsual'>;
 
 /** Who sings on an evening, and how they are. */
 async function presentOn(em: EntityManager, choir: Choir, evening: Evening): Promise<Present[]> {
@@ -115,5 +115,8 @@ export async function tonightFor(
       ranges: rangesAsSung(codes, asked),
     })),
     withEveryone: shown(everyone),
+    asUsual: shown(
+      seesPersons(forRole) ? everyone.map((one) => ({ ...one, states: [] })) : everyone,
+    ),
   };
 }

@@ -264,8 +264,9 @@ describe('an evening’s sections', () => {
   });
   const bass = async () => {
     const { body } = await person.agent.get(`${path}/evenings/${id}`).expect(200);
-    const { tonight, withEveryone } = eveningSchema.parse(body);
-    return { now: tonight.sections[3]!, everyone: withEveryone[3]!, condition: tonight.condition };
+    const { tonight, withEveryone, asUsual } = eveningSchema.parse(body);
+    const [everyone, usual] = [withEveryone[3]!, asUsual[3]!];
+    return { now: tonight.sections[3]!, everyone, usual, condition: tonight.condition };
   };
   const say = (change: object) => person.agent.put(`${path}/evenings/${id}/presence`).send(change);
 
@@ -288,6 +289,7 @@ describe('an evening’s sections', () => {
     expect(presenceSchema.parse(said)).toMatchObject({ condition: 'after-work' });
     expect(presenceSchema.parse(said).singers).toHaveLength(2);
     expect((await bass()).now.comfort).toEqual([44, 60]);
+    expect((await bass()).usual.comfort).toEqual([43, 58]);
 
     await say({ condition: 'rested', singers: [{ singer: a!.id, away: true, states: [] }] });
     expect((await bass()).now).toMatchObject({ comfort: [43, 62], singers: 1, away: 2 });

@@ -77,7 +77,9 @@ export function Frame({
       <SkipLink />
       <Flex
         as="header"
-        h="48px"
+        minH="48px"
+        // What does not fit beside the places goes on below them.
+        wrap={{ base: 'wrap', md: 'nowrap' }}
         px={{ base: '10px', md: '24px' }}
         align="center"
         gap={{ base: '6px', md: '40px' }}
@@ -85,7 +87,7 @@ export function Frame({
         bg="paper"
         flexShrink={0}
       >
-        <Flex as="span" align="center" gap="12px" minW={0}>
+        <Flex as="span" align="center" gap="12px" minW={{ base: 0, md: '32px' }} flexShrink={3}>
           <Box as="span" hideBelow="sm">
             <Mark />
           </Box>
@@ -97,7 +99,8 @@ export function Frame({
           as="nav"
           aria-label="Places"
           gap={{ base: '9px', md: '28px' }}
-          h="100%"
+          h="47px"
+          flexShrink={0}
           fontSize={{ base: '13px', md: '15px' }}
         >
           {places.map(({ name, to }) => (
@@ -127,10 +130,10 @@ export function Frame({
           fontSize={{ base: '12px', md: '13px' }}
           minW={0}
         >
-          <Box color="inkSoft" minW={0}>
+          <Box color="inkSoft" flexShrink={{ base: 1, md: 0 }} minW={0}>
             {status}
           </Box>
-          <Box asChild _hover={{ textDecoration: 'underline' }} whiteSpace="nowrap">
+          <Box asChild _hover={{ textDecoration: 'underline' }} truncate minW="20px" maxW="240px">
             <Link to="/choir" aria-label={`${account.name}: choir and account`}>
               <Box as="span" hideBelow="sm">
                 {account.name}

@@ -1,11 +1,13 @@
 import { AsideNotice } from './AsideNotice';
 import { ClosingNotice } from './ClosingNotice';
+import { KeptNotice } from './KeptNotice';
 import { RoomNotice } from './RoomNotice';
 
 /** What is said at the top of every page of a place, when there is something to say. */
 export default function Notices({ place }: { readonly place: string | undefined }) {
   return (
     <>
+      <KeptNotice />
       <AsideNotice />
       <ClosingNotice />
       {place && <RoomNotice place={place} />}

@@ -1,4 +1,5 @@
 import type { Role, Session } from '@wide-fern/contract';
+import type { AccidentalPreference, NoteNames, NoteNaming } from '@wide-fern/core';
 import { useRouteLoaderData } from 'react-router';
 import { choirQuery, queryClient, sessionQuery } from '@wide-fern/client';
 
@@ -10,7 +11,10 @@ export interface Here {
     readonly name: string;
     readonly role: Role;
     readonly timeZone: string;
-    readonly accidentals: 'flats' | 'sharps';
+    readonly accidentals: AccidentalPreference;
+    readonly naming: NoteNaming;
+    /** Both in one, as whatever writes a note takes it. */
+    readonly writing: NoteNames;
     readonly phraseSeconds: number;
     /** A choir to look around in: when it is thrown away. */
     readonly demoUntil: string | null;
@@ -44,7 +48,9 @@ export async function whoIsHere(): Promise<Here | 'nobody' | 'no choir'> {
   if (!membership) return 'no choir';
   const { role } = membership;
   const choir = await queryClient.ensureQueryData(choirQuery(membership.id));
-  return { account, choirs, choir: { ...choir, role }, mayEdit: role !== 'reader' };
+  const { accidentals, naming } = choir;
+  const writing = { accidentals, naming };
+  return { account, choirs, choir: { ...choir, role, writing }, mayEdit: role !== 'reader' };
 }
 
 /**

@@ -15,6 +15,9 @@ export const ids = {
   three: '00000000-0000-4000-8000-000000000003',
 } as const;
 
+/** Notes as a choir has them that chose nothing. */
+export const plainNames = { naming: 'octaves', accidentals: 'flats' } as const;
+
 /** The director of the demo's choir; a reader when asked. */
 function hereAs(role: Here['choir']['role'] = 'director'): Here {
   const choir = { id: ids.choir, name: 'Quarry Lane Singers', role };
@@ -30,6 +33,8 @@ function hereAs(role: Here['choir']['role'] = 'director'): Here {
       ...choir,
       timeZone: 'Europe/London',
       accidentals: 'flats',
+      naming: 'octaves',
+      writing: plainNames,
       phraseSeconds: 9,
       demoUntil: null,
       closesAt: null,

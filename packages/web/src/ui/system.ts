@@ -28,7 +28,7 @@ const colors = {
   sporeText: inks('#8A5C08', '#E8B34A'),
   brick: inks('#A5392B', '#F0897A'),
   partS: inks('#8A3F6B', '#D79ABD'),
-  partA: inks('#B4552D', '#EBA27F'),
+  partA: inks('#AD4F28', '#EBA27F'),
   partT: inks('#2C7A86', '#7FC6D0'),
   partB: inks('#4A5A8C', '#A4B3E0'),
 };
@@ -68,7 +68,13 @@ const ours = defineConfig({
       },
     },
     'button, a, input, select, textarea, summary, [tabindex]': {
-      _focusVisible: { outline: '2px solid', outlineColor: 'fern', outlineOffset: '2px' },
+      // A ring of ink on a ring of paper: whatever lies beneath, one of them stands out.
+      _focusVisible: {
+        outline: '2px solid',
+        outlineColor: 'ink',
+        outlineOffset: '1px',
+        boxShadow: '0 0 0 5px var(--chakra-colors-sheet)',
+      },
     },
   },
   theme: {

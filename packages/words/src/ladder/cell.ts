@@ -15,13 +15,13 @@ export function cellInWords(
   wording: Wording,
 ): string {
   const fit = fits[band.id]!;
-  const key = tonicName(tonic, wording.mode, wording.accidentals);
+  const key = tonicName(tonic, wording.mode, wording.writing);
   const who = band.many.charAt(0).toUpperCase() + band.many.slice(1);
   if (move === 'rest') return `${who} rest on ${key}.`;
   if (move !== undefined && move !== band.octave) {
     return `${who} on ${key}: an octave ${move < band.octave ? 'down' : 'up'}.`;
   }
-  const name = (note: number) => noteInKey(note, tonic, wording.mode, wording.accidentals);
+  const name = (note: number) => noteInKey(note, tonic, wording.mode, wording.writing);
   const span = `${name(fit.low)} to ${name(fit.high)}`;
   if (fit.state === 'out') return `${who} on ${key}: ${span}, out of reach.`;
   return `${who} on ${key}: ${span}, ${roomInWords(fit.roomAbove, 'above')}, ${roomInWords(fit.roomBelow, 'below')}.`;

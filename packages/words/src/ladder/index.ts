@@ -2,5 +2,5 @@ export { cellInWords } from './cell';
 export { edgesInWords } from './edges';
 export { movesInWords } from './moves';
 export { decidingInWords, reasonsInWords } from './reasons';
-export { chosenStartInWords, infeasibleInWords } from './starts';
+export { beyondInWords, chosenStartInWords, infeasibleInWords } from './starts';
 export type { Wording } from './wording';

@@ -1,5 +1,6 @@
 import {
   type MidiNote,
+  beyondReach,
   oversteps,
   pathOf,
   patternOf,
@@ -7,7 +8,7 @@ import {
   type Ladder,
   type LadderProblem,
 } from '@wide-fern/core';
-import { choiceInWords, countInWords, formFor } from '../counting';
+import { choiceInWords, countInWords, formFor, listInWords } from '../counting';
 import { keyNamed, many, noteNamed, type Wording } from './wording';
 
 /** Why no start works, and what would help. */
@@ -24,6 +25,20 @@ export function infeasibleInWords(
   if (mayRest === false) help.push(`letting the ${many(wording, part)} rest`);
   if (strict) help.push('letting it touch the edge of the comfort');
   return `No start works: it lies ${way} for the ${many(wording, part)} in more keys than they may rest. What helps: ${choiceInWords(help)}.`;
+}
+
+/** «the tenors go above their reach in three keys», part by part. */
+export function beyondInWords(
+  ladder: Ladder,
+  problem: LadderProblem,
+  wording: Wording = {},
+): string {
+  return listInWords(
+    beyondReach(ladder, problem).map(
+      ({ part, keys, end }) =>
+        `the ${many(wording, part)} go ${end === 'top' ? 'above' : 'below'} their reach in ${countInWords(keys)} ${formFor(keys, 'key', 'keys')}`,
+    ),
+  );
 }
 
 /** What a start chosen by hand asks of a part more than the best one does. */

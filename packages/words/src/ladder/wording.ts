@@ -2,7 +2,7 @@ import {
   type MidiNote,
   noteInKey,
   tonicName,
-  type AccidentalPreference,
+  type NoteWriting,
   type Mode,
   type PartName,
 } from '@wide-fern/core';
@@ -11,7 +11,7 @@ import { partName } from '../partNames';
 /** How the sentences about a ladder name parts, keys and notes. */
 export interface Wording {
   readonly mode?: Mode;
-  readonly accidentals?: AccidentalPreference;
+  readonly writing?: NoteWriting;
   readonly parts?: (id: string) => PartName;
 }
 
@@ -20,6 +20,6 @@ export const many = (wording: Wording, id: string): string => (wording.parts ?? 
 
 /** The name of a key, and of a note inside it, as this wording has it. */
 export const keyNamed = (wording: Wording, tonic: MidiNote): string =>
-  tonicName(tonic, wording.mode, wording.accidentals);
+  tonicName(tonic, wording.mode, wording.writing);
 export const noteNamed = (wording: Wording, note: MidiNote, tonic: MidiNote): string =>
-  noteInKey(note, tonic, wording.mode, wording.accidentals);
+  noteInKey(note, tonic, wording.mode, wording.writing);

@@ -4,7 +4,7 @@ import {
   type Tonight,
   noteName,
   tonicName,
-  type AccidentalPreference,
+  type NoteWriting,
   type Misfit,
   type Section,
 } from '@wide-fern/core';
@@ -14,20 +14,20 @@ import { keyPath, wordingFor } from './words';
 
 const same = (a: readonly [number, number], b: readonly [number, number]): boolean =>
   a[0] === b[0] && a[1] === b[1];
-const figures = ([low, high]: readonly [number, number], accidentals: AccidentalPreference) =>
-  `${noteName(low, accidentals)}–${noteName(high, accidentals)}`;
+const figures = ([low, high]: readonly [number, number], writing: NoteWriting) =>
+  `${noteName(low, writing)}–${noteName(high, writing)}`;
 
 /** «The basses sing G2–C4 now, G2–D4 when this plan was made.» */
 export function bandChangeInWords(
   { before, now }: SectionsChange['sections'][number],
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
-  const here = figures(now.comfort, accidentals);
+  const here = figures(now.comfort, writing);
   if (!before) return `The ${now.many} are new: ${here}.`;
   if (same(before.comfort, now.comfort)) {
-    return `The ${now.many} reach ${figures(now.reach, accidentals)} now, ${figures(before.reach, accidentals)} when this plan was made.`;
+    return `The ${now.many} reach ${figures(now.reach, writing)} now, ${figures(before.reach, writing)} when this plan was made.`;
   }
-  return `The ${now.many} sing ${here} easily now, ${figures(before.comfort, accidentals)} when this plan was made.`;
+  return `The ${now.many} sing ${here} easily now, ${figures(before.comfort, writing)} when this plan was made.`;
 }
 
 /** «basses beyond their comfort in F and G», worst first, one phrase a part. */
@@ -35,16 +35,14 @@ function misfitsInWords(
   misfits: readonly Misfit[],
   segment: Segment,
   sections: readonly Section[],
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
-  const wording = wordingFor(sections, segment, accidentals);
+  const wording = wordingFor(sections, segment, writing);
   const parts = [...new Set(misfits.map(({ part }) => part))];
   return listInWords(
     parts.map((part) => {
       const own = misfits.filter((one) => one.part === part);
-      const keys = [
-        ...new Set(own.map(({ tonic }) => tonicName(tonic, wording.mode, accidentals))),
-      ];
+      const keys = [...new Set(own.map(({ tonic }) => tonicName(tonic, wording.mode, writing)))];
       const isOut = own.some(({ state }) => state === 'out');
       const where = keys.length > 3 ? `${countInWords(keys.length)} keys` : listInWords(keys);
       return `${wording.parts?.(part).many ?? part} ${isOut ? 'out of reach' : 'beyond their comfort'} in ${where}`;
@@ -56,11 +54,11 @@ function misfitsInWords(
 export function segmentChangeInWords(
   { segment, change }: SectionsChange['segments'][number],
   tonight: Tonight,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
   const { sections } = tonight;
-  const misfits = misfitsInWords(change.misfits, segment, sections, accidentals);
-  const path = keyPath(change.now.keys, wordingFor(sections, segment, accidentals));
+  const misfits = misfitsInWords(change.misfits, segment, sections, writing);
+  const path = keyPath(change.now.keys, wordingFor(sections, segment, writing));
   const offer = path === 'no key works' ? 'No key works any more' : `It would be ${path}`;
   return `${segment.exercise.name}: ${misfits === '' ? '' : `${misfits}. `}${offer}.`;
 }

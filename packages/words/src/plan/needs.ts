@@ -1,7 +1,5 @@
-import { noteName, type AccidentalPreference, type PartNeed } from '@wide-fern/core';
+import { noteName, type NoteWriting, type PartNeed } from '@wide-fern/core';
 
 /** «Reaches the F5 that “Lanterns over Slate” needs.» */
-export const needMetInWords = (
-  { highest, highestIn }: PartNeed,
-  accidentals: AccidentalPreference,
-): string => `Reaches the ${noteName(highest, accidentals)} that “${highestIn}” needs.`;
+export const needMetInWords = ({ highest, highestIn }: PartNeed, writing: NoteWriting): string =>
+  `Reaches the ${noteName(highest, writing)} that “${highestIn}” needs.`;

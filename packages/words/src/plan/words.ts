@@ -3,7 +3,7 @@ import {
   type Section,
   isPitched,
   tonicName,
-  type AccidentalPreference,
+  type NoteWriting,
   type Music,
   type PartName,
   type SegmentKeys,
@@ -50,10 +50,10 @@ export const dayName = (moment: string, timeZone: string): string =>
 export function wordingFor(
   sections: readonly Section[],
   { exercise: { music } }: { readonly exercise: Pick<Segment['exercise'], 'music'> },
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): Wording {
   const parts = (id: string): PartName => sections.find((band) => band.id === id) ?? partName(id);
-  return isPitched(music) ? { mode: music.mode, accidentals, parts } : { accidentals, parts };
+  return isPitched(music) ? { mode: music.mode, writing, parts } : { writing, parts };
 }
 
 /** «G♭ → D», the keys of a segment from the first to the last. */
@@ -61,7 +61,7 @@ export function keyPath(keys: SegmentKeys, wording: Wording): string {
   if (keys.kind === 'none') return '';
   if (!keys.sung) return 'no key works';
   const { tonics } = keys.sung;
-  const name = (tonic: number) => tonicName(tonic, wording.mode, wording.accidentals);
+  const name = (tonic: number) => tonicName(tonic, wording.mode, wording.writing);
   const first = tonics[0]!;
   if (tonics.length === 1) return name(first);
   const { shape } = keys.problem;

@@ -1,24 +1,17 @@
-import { noteName, type AccidentalPreference, type PlaceNeed } from '@wide-fern/core';
+import { placeNeedWords } from '../agenda';
+import { noteName, type NoteWriting } from '@wide-fern/core';
 import type { OpenFact } from '@wide-fern/plan';
 import { capitalise, formFor, semitonesInWords } from '../counting';
-
-const needWords: Readonly<Record<PlaceNeed, string>> = {
-  standing: 'standing',
-  floor: 'the floor',
-  noise: 'noise',
-  prop: 'things to hold',
-  mirror: 'a mirror',
-};
 
 /** An open decision as a sentence, and the one act that settles it. */
 export function openInWords(
   fact: OpenFact,
   {
     clock,
-    accidentals,
+    writing,
   }: {
     readonly clock: (moment: number) => string;
-    readonly accidentals: AccidentalPreference;
+    readonly writing: NoteWriting;
   },
 ): { readonly words: string; readonly act: string } {
   switch (fact.kind) {
@@ -43,7 +36,7 @@ export function openInWords(
       };
     case 'not-allowed':
       return {
-        words: `“${fact.exercise}” needs ${needWords[fact.need]}, which the place does not allow.`,
+        words: `“${fact.exercise}” needs ${placeNeedWords[fact.need]}, which the place does not allow.`,
         act: 'choose something else',
       };
     case 'wish':
@@ -60,7 +53,7 @@ export function openInWords(
       const { many, side, note, by, title, bar } = fact;
       const way = side === 'above' ? 'up' : 'down';
       return {
-        words: `${capitalise(many)} go ${way} to ${noteName(note, accidentals)} in “${title}”, ${semitonesInWords(by)} ${side} tonight.`,
+        words: `${capitalise(many)} go ${way} to ${noteName(note, writing)} in “${title}”, ${semitonesInWords(by)} ${side} tonight.`,
         act: bar === undefined ? 'look at the piece' : `look at bar ${bar}`,
       };
     }

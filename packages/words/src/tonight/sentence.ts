@@ -1,6 +1,6 @@
-import { countInWords } from '../counting';
+import { countInWords, listInWords } from '../counting';
 import { lengthInFigures } from '../time';
-import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import { noteName, type NoteWriting } from '@wide-fern/core';
 import { type EvaluatedPlan, decidingNeed, highestSung } from '@wide-fern/plan';
 
 /** The one sentence of Tonight: whether the evening's warm-up is ready, or what stands in the way. */
@@ -28,21 +28,21 @@ const minutesInWords = (seconds: number): string => {
 };
 
 /** «up to the F5 that “Lanterns over Slate” needs», or how far it falls short. */
-function reachInWords(plan: EvaluatedPlan, accidentals: AccidentalPreference): string {
+function reachInWords(plan: EvaluatedPlan, writing: NoteWriting): string {
   const need = decidingNeed(plan.document.tonight);
   if (!need) return '; no piece says yet what it has to prepare';
   const highest = highestSung(plan.segments, need.part);
-  const wanted = `the ${noteName(need.highest, accidentals)} that “${need.highestIn}” needs`;
+  const wanted = `the ${noteName(need.highest, writing)} that “${need.highestIn}” needs`;
   if (highest === undefined) return `, but it sings nothing towards ${wanted}`;
   if (highest >= need.highest) return `, up to ${wanted}`;
-  return `, but it stops at ${noteName(highest, accidentals)}, below ${wanted}`;
+  return `, but it stops at ${noteName(highest, writing)}, below ${wanted}`;
 }
 
 /** What to say of an evening's warm-up. */
 export function readiness(
   when: string,
   plan: EvaluatedPlan,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
   /** Segments that left someone's comfort since the plan was made, because people or conditions changed. */
   misfits = 0,
   /** A reader is not told whether small sections are known. */
@@ -66,6 +66,19 @@ export function readiness(
       act,
     };
   }
+  const beyond = plan.segments.flatMap(({ segment, computed: { keys } }) =>
+    keys.kind === 'ladder' && keys.sung?.beyond ? [{ segment, parts: keys.sung.beyond }] : [],
+  )[0];
+  if (beyond) {
+    const { name } = beyond.segment.exercise;
+    const manyOf = (part: string) =>
+      plan.document.tonight.sections.find(({ id }) => id === part)?.many ?? part;
+    const who = listInWords(beyond.parts.map(manyOf));
+    return {
+      sentence: `${whose} warm-up is planned, but “${name}” goes beyond the reach of the ${who}, as it was chosen.`,
+      act,
+    };
+  }
   if (misfits > 0) {
     const segments =
       misfits === 1 ? 'one segment leaves' : `${countInWords(misfits)} segments leave`;
@@ -86,7 +99,7 @@ export function readiness(
     return { sentence, act: 'Plan the rest' };
   }
   const length = minutesInWords(plan.total);
-  const reach = reachInWords(plan, accidentals);
+  const reach = reachInWords(plan, writing);
   const { sections } = plan.document.tonight;
   if (sections.every(({ singers, away = 0 }) => singers + away === 0)) {
     const why = isReader

@@ -1,7 +1,8 @@
 import type { Mode } from '../../pitch';
 import type { Beats, Semitones } from '../../units';
 import { isNote, type PatternEvent, type PatternNote } from '../music';
-import { dynamics, type Dynamic } from '../vocabulary';
+import { isDynamicWord, type Dynamic } from '../vocabulary';
+import { asSteps } from './asSteps';
 import { offsetOfDegree } from './degrees';
 import { readLength } from './lengths';
 import { highestStep, longestBeats, type TypedProblem, type TypedProblemCode } from './problem';
@@ -29,8 +30,6 @@ class Unreadable extends Error {
   }
 }
 
-const isDynamic = (word: string): word is Dynamic => (dynamics as readonly string[]).includes(word);
-
 /**
  * Reads a line as directors count it: scale steps with their lengths.
  *
@@ -40,13 +39,23 @@ const isDynamic = (word: string): word is Dynamic => (dynamics as readonly strin
  *     5(noo)  3~ 2         a syllable; bound to the next note
  *     r  r:2   ,   |       a rest; breathe; a bar line, for the eye only
  *     p  mf  ff            this loud from the next note on
+ *
+ * The steps may be do re mi, sol-fa letters or names of notes as well (asSteps.ts).
  */
 export function readLine(text: string, mode: Mode): TypedLine {
+  const steps = asSteps(text, mode);
+  const placeOf = (at: number) => steps?.placeOf(at) ?? at;
   try {
-    return { kind: 'line', ...new EventReader(text, mode).read() };
+    const { events, places } = new EventReader(steps?.text ?? text, mode).read();
+    return {
+      kind: 'line',
+      events,
+      places: places.map(([from, to]) => [placeOf(from), placeOf(to)] as const),
+    };
   } catch (problem) {
     if (problem instanceof Unreadable) {
-      const { at, code, word } = problem;
+      const { code, word } = problem;
+      const at = placeOf(problem.at);
       return { kind: 'problem', at, code, ...(word === undefined ? {} : { word }) };
     }
     throw problem;
@@ -87,7 +96,7 @@ class EventReader {
     if (sign === ':') {
       this.at += 1;
       this.usual = this.length();
-    } else if (word !== undefined && isDynamic(word)) {
+    } else if (word !== undefined && isDynamicWord(word)) {
       if (this.dynamic) throw new Unreadable(start, 'two-dynamics');
       this.dynamic = { value: word, at: start };
       this.at += word.length;

@@ -1,5 +1,6 @@
 import type { Mode } from '../../pitch';
 import { isNote, type GlidePoint } from '../music';
+import { asSteps } from './asSteps';
 import { readLength, writeLength } from './lengths';
 import { longestBeats, type TypedProblem, type TypedProblemCode } from './problem';
 import { readLine } from './read';
@@ -17,6 +18,13 @@ export type TypedSlide =
  *     1 1:1 8:0 8:1 1:4    hold, leap an octave, hold, slide back
  */
 export function readSlide(text: string, mode: Mode): TypedSlide {
+  const steps = asSteps(text, mode);
+  if (!steps) return readSteps(text, mode);
+  const read = readSteps(steps.text, mode);
+  return read.kind === 'slide' ? read : { ...read, at: steps.placeOf(read.at) };
+}
+
+function readSteps(text: string, mode: Mode): TypedSlide {
   const problem = (at: number, code: TypedProblemCode): TypedSlide => ({
     kind: 'problem',
     at,

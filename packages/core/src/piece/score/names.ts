@@ -1,53 +1,29 @@
-/** What a staff's name says: who sings it, that an instrument plays it, or nothing. */
+import { ordinalOf, partWordsOf, voiceGroup, voiceKind } from '../../voices/partWords';
+import { isInstrument } from './instruments';
+
+/** What a staff's name says: who sings it, alone or all, that an instrument plays it, or nothing. */
 export type NameSays =
-  | { readonly kind: 'parts'; readonly parts: readonly string[] }
+  | { readonly kind: 'parts' | 'solo'; readonly parts: readonly string[] }
   | { readonly kind: 'instrument' }
   | { readonly kind: 'nothing' };
 
-/** Words for parts in the languages choirs print in, without accents and in small letters. */
-const partWords: Readonly<Record<string, RegExp>> = {
-  S: /^(s|sop|sopr|soprano|sopranos|soprani|soprane|sopran|soprane|sopraan|szoprano|discantus|discant|diskant|descant|treble|trebles|cantus|canto|superius|dessus)$/,
-  A: /^(a|alt|alto|altos|alti|alte|altus|contralto|contraltos)$/,
-  T: /^(t|ten|tenor|tenors|tenore|tenores|tenori|tenoor|tenorok|taille)$/,
-  B: /^(b|bas|bass|basses|basse|basso|bassi|bassus|bajo|bajos|baixo|baixos|basy|baso|basszus)$/,
-  Mez: /^(mez|mezzo|mezzosoprano|mezzosopran)$/,
-  Bar: /^(bar|bari|bariton|baritone|baritones|baritono|barytons?|barytone)$/,
-};
-const groups: readonly (readonly [RegExp, readonly string[]])[] = [
-  [/^(women|womens|ladies|frauen|damen|femmes|donne|mujeres)$/, ['S', 'A']],
-  [/^(men|mens|gentlemen|manner|herren|hommes|uomini|hombres)$/, ['T', 'B']],
-];
-const instruments =
-  /\b(piano\w*|pno|klavier\w*|keyboard\w*|organ|organo|orgel|orgue|org|harmonium|cembalo|harpsichord|reduction|reduktion|reduccion|klavierauszug|accomp\w*|begleit\w*|rehearsal|guitar\w*|gitarre\w*|violin\w*|viola\w*|violon\w*|cello\w*|vln|vla|vc|flute\w*|flote\w*|fl|oboe\w*|clarinet\w*|klarinette\w*|bassoon\w*|fagott\w*|horn\w*|trumpet\w*|trompete\w*|trombone\w*|posaune\w*|tuba|timpani|pauken|drum\w*|percussion|schlagzeug|kontrabass\w*|contrabass\w*|double bass|continuo|strings|streicher|sax\w*|harp\w*|harfe\w*|recorder\w*)\b/;
-const numbers: Readonly<Record<string, string>> = {
-  '1': '1',
-  '2': '2',
-  '3': '3',
-  '4': '4',
-  i: '1',
-  ii: '2',
-  iii: '3',
-  iv: '4',
-};
+const choir =
+  /^(choir|choral|chorus|chor|coro|choeur|choeurs|koor|kor|kuoro|korus|kar|korus|cor|tutti|ensemble)$/;
+const solo =
+  /^(sol(o|i|os|ist|istin|isten|iste|istes|ista|isti|istas|isti)|cantor|kantor|vorsanger)$/;
+/** Words that leave a letter beside them a part's. */
+const neutral =
+  /^(part|parts|voice|voices|stimme|stimmen|voix|voce|voci|voz|voces|and|und|et|e|y|og|och|ja|en|div|divisi|tutti)$/;
 
-const plain = (name: string): string =>
-  name
-    .normalize('NFD')
-    .replace(/[\u0300-\u036f]/g, '')
-    .replace(/ß/g, 'ss')
-    .toLowerCase()
-    .replace(/mezzo[ -]?sopran(o?)/g, 'mezzosopran$1')
-    .replace(/([a-z])(\d)/g, '$1 $2')
-    .replace(/(\d)([a-z])/g, '$1 $2')
-    .replace(/[^a-z0-9]+/g, ' ')
-    .trim();
+/** Whether a name says that a whole choir sings. */
+export const saysChoir = (name: string): boolean =>
+  partWordsOf(name).some((one) => choir.test(one));
 
-const partOf = (word: string): string | undefined =>
-  Object.entries(partWords).find(([, words]) => words.test(word))?.[0];
-
-/** «sa», «ttbb»: parts by their letters, those that come twice with numbers. */
+/** «sa», «ttbb»: parts by their letters from high to low, those that come twice with numbers. */
 function byLetters(word: string): string[] | undefined {
-  if (!/^[satb]{2,8}$/.test(word) || partOf(word)) return undefined;
+  if (word.length < 2 || word.length > 8 || !/^s*a*t*b*$/.test(word) || voiceKind(word)) {
+    return undefined;
+  }
   const letters = [...word.toUpperCase()];
   const count = (letter: string, until?: number) =>
     letters.slice(0, until).filter((one) => one === letter).length;
@@ -56,31 +32,67 @@ function byLetters(word: string): string[] | undefined {
   );
 }
 
-/**
- * What a staff's name says, in several languages and abbreviations: «Sopran II» is S2, «Alt/Tenor»
- * are two parts, «Orgel» is an instrument.
- */
-export function nameSays(name: string): NameSays {
-  const words = plain(name);
-  if (words === '') return { kind: 'nothing' };
-  if (instruments.test(words)) return { kind: 'instrument' };
+/** The words without the choir's own number or letter: «Choir 2 alto» is an alto, «Choir A» nobody. */
+function withoutChoir(words: readonly string[]): string[] {
+  return words.filter((word, i) => {
+    if (choir.test(word)) return false;
+    const isAfterChoir = i > 0 && choir.test(words[i - 1]!);
+    return !(isAfterChoir && (/^[a-d]$/.test(word) || ordinalOf(word) !== undefined));
+  });
+}
+
+/** Whether letters in a name can be parts: nothing stands beside them that they could belong to. */
+const lettersCount = (words: readonly string[]): boolean =>
+  words.every(
+    (word) =>
+      voiceKind(word) ??
+      voiceGroup(word) ??
+      ordinalOf(word) ??
+      byLetters(word) ??
+      (neutral.test(word) || solo.test(word) || undefined),
+  );
+
+/** The parts that words name, in their order: «soprano 1 2» are two. */
+function partsIn(words: readonly string[]): string[] {
+  const asLetters = lettersCount(words);
   const parts: string[] = [];
   let before: string | undefined;
-  for (const word of words.split(' ')) {
-    const group = groups.find(([known]) => known.test(word))?.[1] ?? byLetters(word);
-    const part = partOf(word);
-    const number = numbers[word];
+  let group: readonly string[] = [];
+  for (const word of words) {
+    const isLetter = word.length === 1;
+    const part = isLetter && !asLetters ? undefined : voiceKind(word);
+    const several = voiceGroup(word) ?? (asLetters ? byLetters(word) : undefined);
+    const number = ordinalOf(word);
     if (part) {
       parts.push(part + (before ?? ''));
       before = undefined;
-    } else if (group) parts.push(...group);
-    else if (number !== undefined) {
+    } else if (several) {
+      group = several;
+      parts.push(...group);
+    } else if (number !== undefined) {
       const last = parts[parts.length - 1];
-      if (last !== undefined && !/\d$/.test(last)) parts[parts.length - 1] = last + number;
-      // «Soprano 1 2» are two parts.
-      else if (last !== undefined) parts.push(last.replace(/\d$/, number));
-      else before = number;
+      const ofGroup = group[Number(number) - 1];
+      if (last === undefined) before = number;
+      // «Women 1» are the higher ones.
+      else if (ofGroup) parts.splice(-group.length, group.length, ofGroup);
+      else if (/\d$/.test(last)) parts.push(last.replace(/\d$/, number));
+      else parts[parts.length - 1] = last + number;
     }
   }
-  return parts.length > 0 ? { kind: 'parts', parts: [...new Set(parts)] } : { kind: 'nothing' };
+  return [...new Set(parts)];
+}
+
+/**
+ * What a staff's name says, in several languages and abbreviations: «Sopran II» and «1st Soprano»
+ * are one part, «Alt/Tenor» are two, «Orgel» is an instrument, «Tenor solo» one person; «Choir A»
+ * and «a cappella» say nothing of an alto.
+ */
+export function nameSays(name: string): NameSays {
+  const words = partWordsOf(name);
+  if (words.length === 0) return { kind: 'nothing' };
+  if (isInstrument(words)) return { kind: 'instrument' };
+  const parts = partsIn(withoutChoir(words));
+  const isSolo = words.some((word) => solo.test(word)) && !words.includes('tutti');
+  if (isSolo) return { kind: 'solo', parts };
+  return parts.length > 0 ? { kind: 'parts', parts } : { kind: 'nothing' };
 }

@@ -66,6 +66,10 @@ export interface Staff {
   readonly name: string;
   readonly abbreviation: string;
   readonly clef: Clef;
+  /** What the score brackets it with: «Choir», «Soprano». */
+  readonly group?: string | undefined;
+  /** Whether the file says in which octave it sounds, so that nothing has to be guessed. */
+  readonly octaveSaid?: boolean | undefined;
   /** How many staves its instrument has: keyboards have two. */
   readonly ofStaves: number;
   /** In the order of time; of notes together the highest first. */

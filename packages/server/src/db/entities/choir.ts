@@ -1,6 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { roles, type RecordedKind } from '@wide-fern/contract';
-import type { Trims } from '@wide-fern/core';
+import { noteNamings, type Trims } from '@wide-fern/core';
 import { Account } from './account';
 import { createdColumn, idColumn } from './columns';
 
@@ -15,6 +15,8 @@ export const Choir = defineEntity({
     name: p.string().length(80),
     timeZone: p.string().length(64),
     accidentals: p.enum(['flats', 'sharps'] as const).default('flats'),
+    /** By which names notes are shown and typed. */
+    naming: p.enum([...noteNamings]).default('octaves'),
     /** How many of a hundred in a section have to be comfortable on a note. */
     sharePercent: p.integer().default(85),
     /** How long a phrase on one breath may comfortably last, in seconds. */

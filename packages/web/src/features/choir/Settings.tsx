@@ -2,6 +2,8 @@ import { Box } from '@chakra-ui/react';
 import { changeChoirSchema } from '@wide-fern/contract';
 import { useState } from 'react';
 import { call } from '@wide-fern/client';
+import { noteNamings } from '@wide-fern/core';
+import { namingWords } from '@wide-fern/words';
 import { useHere } from '../../here/session';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';
@@ -11,6 +13,7 @@ import { useSentForm } from '../../ui/useSentForm';
 import { zoneOptions } from '../../ui/zones';
 import { useChoirSaid } from './useChoirSaid';
 
+const namings = noteNamings.map((value) => ({ value, word: namingWords[value] }));
 const spellings = [
   { value: 'flats', word: 'in flats: D♭ E♭ G♭ A♭ B♭' },
   { value: 'sharps', word: 'in sharps: C♯ D♯ F♯ G♯ A♯' },
@@ -21,11 +24,11 @@ export function Settings() {
   const { choir } = useHere();
   const take = useChoirSaid();
   const [isDone, setDone] = useState(false);
-  const { id, name, timeZone, accidentals } = choir;
+  const { id, name, timeZone, accidentals, naming } = choir;
   const { form, onSubmit, errorOf, problem, isSending } = useSentForm({
     schema: changeChoirSchema,
-    fields: ['name', 'timeZone', 'accidentals'],
-    defaultValues: { name, timeZone, accidentals },
+    fields: ['name', 'timeZone', 'naming', 'accidentals'],
+    defaultValues: { name, timeZone, naming, accidentals },
     send: (body) => call('changeChoir', { params: { choir: id }, body }),
     onDone: async (saved) => {
       await take(saved);
@@ -51,7 +54,13 @@ export function Settings() {
           {...form.register('timeZone')}
         />
         <SelectField
-          label="Notes outside a key are named"
+          label="Notes are named"
+          options={namings}
+          disabled={disabled}
+          {...form.register('naming')}
+        />
+        <SelectField
+          label="Notes outside a key are written"
           options={spellings}
           disabled={disabled}
           {...form.register('accidentals')}

@@ -154,6 +154,7 @@ describe('the choir’s own settings', () => {
     name: 'Low Quarry Choir',
     timeZone: 'Europe/London',
     accidentals: 'sharps',
+    naming: 'german',
     phraseSeconds: 9,
     demoUntil: null,
     closesAt: null,
@@ -166,6 +167,7 @@ describe('the choir’s own settings', () => {
     click('Keep these');
     expect(await screen.findByText('Write something here.')).toBeTruthy();
     fill(/choir’s name/, 'Low Quarry Choir');
+    fill(/Notes are named/, 'german');
     fill(/Notes outside/, 'sharps');
     click('Keep these');
     expect(await screen.findByText('Kept.')).toBeTruthy();
@@ -173,6 +175,7 @@ describe('the choir’s own settings', () => {
       name: 'Low Quarry Choir',
       timeZone: 'Europe/London',
       accidentals: 'sharps',
+      naming: 'german',
     });
   });
 

@@ -1,5 +1,6 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import type { Evening, StoreEvening } from '@wide-fern/contract';
+import { DateField } from '../../ui/TypedField';
 import { useState } from 'react';
 import { messageOf, queryClient, templatesQuery, call } from '@wide-fern/client';
 import { useHere } from '../../here/session';
@@ -83,16 +84,10 @@ export function Again({
             repeat it weekly
           </WordButton>
         </Flex>
-        <Flex gap="8px" align="center">
-          <Input
-            type="date"
-            size="xs"
-            w="140px"
-            bg="sheet"
-            aria-label="Another date"
-            value={date}
-            onChange={(event) => setDate(event.currentTarget.value)}
-          />
+        <Flex gap="8px" align="flex-end" wrap="wrap">
+          <Box w="290px" maxW="100%">
+            <DateField label="Another date" size="xs" value={date} today={own} onChange={setDate} />
+          </Box>
           <WordButton
             fontSize="13px"
             disabled={busy || date === ''}

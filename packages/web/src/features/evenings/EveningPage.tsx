@@ -4,7 +4,6 @@ import type { Evening, PieceSummary } from '@wide-fern/contract';
 import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import {
-  ApiError,
   messageOf,
   eveningQuery,
   piecesQuery,
@@ -14,13 +13,15 @@ import {
 } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
-import { MainButton } from '../../ui/MainButton';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
 import { Name, WordButton, WordLink } from '../../ui/words';
-import { dayName } from '@wide-fern/words';
+import { clockIn, dayName } from '@wide-fern/words';
 import { Again } from './Again';
-import { EveningForm, eveningErrors } from './EveningForm';
-import { useEveningDraft } from './model/useEveningDraft';
+import { EveningDrawing } from './drawing/EveningDrawing';
+import { EveningSentence } from './drawing/EveningSentence';
+import { localOf } from './model/typed';
+import { useEveningSaving, type EveningSaving } from './model/useEveningSaving';
 
 /** Planning an evening: when, where, and its agenda. */
 export default function EveningPage() {
@@ -38,11 +39,12 @@ export default function EveningPage() {
       </Frame>
     );
   }
+  if (evening.data && pieces.data) {
+    return <EveningEditor key={evening.data.id} evening={evening.data} pieces={pieces.data} />;
+  }
   return (
     <Frame place="Tonight">
-      {evening.data && pieces.data ? (
-        <EveningEditor key={evening.data.id} evening={evening.data} pieces={pieces.data} />
-      ) : error ? (
+      {error ? (
         <Failed
           message={messageOf(error)}
           onRetry={() => {
@@ -65,131 +67,151 @@ function EveningEditor({
   readonly pieces: readonly PieceSummary[];
 }) {
   const { account, choir } = useHere();
-  const navigate = useNavigate();
-  const typed = useEveningDraft(evening, account.id, choir.timeZone);
-  const { draft, isChanged, isOvertaken } = typed;
-  const [errors, setErrors] = useState<Readonly<Record<string, string>>>({});
-  const [trouble, setTrouble] = useState<string>();
-  const [storing, setStoring] = useState(false);
-  const [calling, setCalling] = useState(false);
-  const params = { choir: choir.id, evening: evening.id };
+  const saving = useEveningSaving(evening, account.id, choir);
+  const { draft, errors, change } = saving;
+  useShortcuts(
+    [
+      { keys: 'u', words: 'undo', match: letter('u'), act: saving.back },
+      { keys: 'Shift and u', words: 'again', match: letter('U'), act: saving.again },
+    ],
+    lettersOn(),
+  );
+  const warmUp = evening.agenda.find(({ kind }) => kind === 'warm-up')?.id;
   const refresh = () =>
     queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
-  const store = async () => {
-    const found = eveningErrors(draft);
-    setErrors(found);
-    if (Object.keys(found).length > 0) return;
-    setTrouble(undefined);
-    setStoring(true);
-    try {
-      const body = { version: typed.version, evening: draft };
-      const stored = await call('changeEvening', { params, body });
-      typed.takeStored(stored);
-      queryClient.setQueryData(eveningQuery(choir.id, evening.id).queryKey, stored);
-      await refresh();
-    } catch (error) {
-      if (error instanceof ApiError && error.code === 'changed_meanwhile') await refresh();
-      else setTrouble(messageOf(error));
-    } finally {
-      setStoring(false);
-    }
-  };
+  return (
+    <Frame place="Tonight" status={<EveningSavedWords saving={saving} timeZone={choir.timeZone} />}>
+      <Box px={{ base: '16px', md: '24px' }} pt="14px" pb="32px">
+        <Flex align="baseline" gap="16px" wrap="wrap" mb="6px">
+          <Name as="h1" fontSize="24px">
+            {evening.name ?? 'The evening'} on {dayName(evening.startsAt, choir.timeZone)}
+          </Name>
+          {warmUp && (
+            <WordLink fontSize="13px" to={`/evenings/${evening.id}/plan/${warmUp}`}>
+              its warm-up
+            </WordLink>
+          )}
+          <WordLink fontSize="13px" to="/">
+            Tonight
+          </WordLink>
+        </Flex>
+        <EveningTrouble saving={saving} />
+        <EveningSentence
+          evening={draft}
+          errors={errors}
+          today={localOf(new Date(), choir.timeZone).date}
+          onChange={(next, label) => change({ ...draft, ...next }, label)}
+        />
+        <EveningDrawing evening={evening} pieces={pieces} saving={saving} />
+        <Again evening={evening} draft={draft} onDone={refresh} />
+        <CallOff evening={evening} onGone={saving.reset} />
+      </Box>
+    </Frame>
+  );
+}
+
+/** What stands in the way of saving, and its one act; where the work is, not in the head. */
+function EveningTrouble({ saving }: { readonly saving: EveningSaving }) {
+  const { saved } = saving;
+  if (saved.kind === 'overtaken') {
+    return (
+      <Box role="alert" color="brick" fontSize="13px" mb="6px">
+        Someone else changed this evening meanwhile. What you changed is still here.{' '}
+        <WordButton fontSize="13px" onClick={saving.takeTheirs}>
+          take theirs
+        </WordButton>
+        {' · '}
+        <WordButton fontSize="13px" onClick={saving.keepMine}>
+          put yours over it
+        </WordButton>
+      </Box>
+    );
+  }
+  if (saved.kind !== 'kept') return null;
+  return (
+    <Box role="alert" color="brick" fontSize="13px" mb="6px">
+      {saved.words} What you changed is still here.{' '}
+      <WordButton fontSize="13px" onClick={saving.sendNow}>
+        try now
+      </WordButton>
+      {' · '}
+      <WordButton fontSize="13px" onClick={saving.reset}>
+        as it is stored
+      </WordButton>
+    </Box>
+  );
+}
+
+/** What has become of the last change, and undo; one quiet line in the head. */
+function EveningSavedWords({
+  saving,
+  timeZone,
+}: {
+  readonly saving: EveningSaving;
+  readonly timeZone: string;
+}) {
+  const { saved } = saving;
+  return (
+    <Flex gap="8px" align="center" whiteSpace="nowrap">
+      <WordButton fontSize="13px" onClick={saving.back} disabled={!saving.canGoBack}>
+        undo
+      </WordButton>
+      <WordButton fontSize="13px" onClick={saving.again} disabled={!saving.canGoAgain}>
+        redo
+      </WordButton>
+      <Box as="span" role="status" color={saved.kind === 'unfinished' ? 'sporeText' : undefined}>
+        {saved.kind === 'saved' &&
+          (saved.at === undefined ? '' : `saved ${clockIn(timeZone).minute(saved.at)}`)}
+        {saved.kind === 'saving' && 'saving …'}
+        {saved.kind === 'unfinished' && 'not saved yet'}
+        {saved.kind === 'kept' && 'kept on this device'}
+        {saved.kind === 'overtaken' && 'two versions: choose'}
+      </Box>
+    </Flex>
+  );
+}
+
+/** Calls the evening off for good, once that was asked. */
+function CallOff({ evening, onGone }: { readonly evening: Evening; readonly onGone: () => void }) {
+  const { choir } = useHere();
+  const navigate = useNavigate();
+  const [asking, setAsking] = useState(false);
+  const [trouble, setTrouble] = useState<string>();
   const callOff = async () => {
     try {
-      await call('removeEvening', { params });
-      typed.reset();
+      await call('removeEvening', { params: { choir: choir.id, evening: evening.id } });
+      onGone();
       queryClient.removeQueries({ queryKey: eveningQuery(choir.id, evening.id).queryKey });
       await navigate('/');
-      await refresh();
+      await queryClient.invalidateQueries({ queryKey: eveningsQuery(choir.id).queryKey });
     } catch (error) {
       setTrouble(messageOf(error));
     }
   };
-  const warmUp = evening.agenda.find(({ kind }) => kind === 'warm-up')?.id;
   return (
-    <Box px={{ base: '16px', md: '40px' }} pt="14px" pb="32px" maxW="1280px">
-      <Flex align="baseline" gap="16px" wrap="wrap" mb="10px">
-        <Name as="h1" fontSize="24px">
-          {evening.name ?? 'The evening'} on {dayName(evening.startsAt, choir.timeZone)}
-        </Name>
-        {warmUp && (
-          <WordLink fontSize="13px" to={`/evenings/${evening.id}/plan/${warmUp}`}>
-            its warm-up
-          </WordLink>
-        )}
-        <WordLink fontSize="13px" to="/">
-          Tonight
-        </WordLink>
-      </Flex>
-      <form
-        noValidate
-        onSubmit={(event) => {
-          event.preventDefault();
-          void store();
-        }}
-      >
-        <EveningForm
-          evening={draft}
-          errors={errors}
-          pieces={pieces}
-          planLink={(item) => `/evenings/${evening.id}/plan/${item}`}
-          onChange={typed.change}
-        />
-        <Flex gap="16px" align="center" mt="14px" wrap="wrap">
-          <MainButton type="submit" disabled={storing || !isChanged || isOvertaken}>
-            Keep the evening
-          </MainButton>
-          {isChanged && (
-            <WordButton
-              type="button"
-              onClick={() => {
-                typed.reset();
-                setErrors({});
-              }}
-            >
-              as it was
+    <Box mt="16px" fontSize="13px">
+      {asking ? (
+        <Box role="group" aria-label="Call the evening off">
+          The evening and its plans go and cannot be brought back.
+          <Flex gap="14px" mt="4px">
+            <WordButton fontSize="13px" color="brick" onClick={() => void callOff()}>
+              call it off for good
             </WordButton>
-          )}
-        </Flex>
-        {isOvertaken ? (
-          <Box role="alert" color="brick" fontSize="13px" mt="6px">
-            Someone else changed this evening meanwhile. What you changed is still here.{' '}
-            <WordButton type="button" fontSize="13px" onClick={() => typed.takeStored(evening)}>
-              take theirs
+            <WordButton fontSize="13px" onClick={() => setAsking(false)}>
+              keep it
             </WordButton>
-            {' · '}
-            <WordButton type="button" fontSize="13px" onClick={typed.keepMine}>
-              put yours over it
-            </WordButton>
-          </Box>
-        ) : (
-          trouble && (
-            <Box role="alert" color="brick" fontSize="13px" mt="6px">
-              {trouble} What you changed is still here.
-            </Box>
-          )
-        )}
-      </form>
-      <Again evening={evening} draft={draft} onDone={refresh} />
-      <Box mt="16px" fontSize="13px">
-        {calling ? (
-          <Box role="group" aria-label="Call the evening off">
-            The evening and its plans go and cannot be brought back.
-            <Flex gap="14px" mt="4px">
-              <WordButton fontSize="13px" color="brick" onClick={() => void callOff()}>
-                call it off for good
-              </WordButton>
-              <WordButton fontSize="13px" onClick={() => setCalling(false)}>
-                keep it
-              </WordButton>
-            </Flex>
-          </Box>
-        ) : (
-          <WordButton fontSize="13px" onClick={() => setCalling(true)}>
-            call the evening off
-          </WordButton>
-        )}
-      </Box>
+          </Flex>
+        </Box>
+      ) : (
+        <WordButton fontSize="13px" onClick={() => setAsking(true)}>
+          call the evening off
+        </WordButton>
+      )}
+      {trouble && (
+        <Box role="alert" color="brick" mt="6px">
+          {trouble}
+        </Box>
+      )}
     </Box>
   );
 }

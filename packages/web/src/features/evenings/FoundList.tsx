@@ -2,8 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, StoreEvening, Template } from '@wide-fern/contract';
 import type { FoundDates } from '@wide-fern/interchange/calendar';
 import { counted, dayName } from '@wide-fern/words';
+import { ClockField } from '../../ui/TypedField';
 import { useState } from 'react';
-import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
 import { Label, Name } from '../../ui/words';
@@ -63,18 +63,8 @@ export function FoundList({
         )}
         {!like && asksClock && (
           <>
-            <FormField
-              label="Starts, where it is not said"
-              type="time"
-              value={start}
-              onChange={(event) => setStart(event.currentTarget.value)}
-            />
-            <FormField
-              label="Ends, where it is not said"
-              type="time"
-              value={end}
-              onChange={(event) => setEnd(event.currentTarget.value)}
-            />
+            <ClockField label="Starts, where it is not said" value={start} onChange={setStart} />
+            <ClockField label="Ends, where it is not said" value={end} onChange={setEnd} />
           </>
         )}
       </Flex>

@@ -18,8 +18,9 @@ import { FormField } from '../../ui/FormField';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
 import { Label, Name, WordLink } from '../../ui/words';
-import { eveningErrors } from './EveningForm';
-import { eveningMinutes, newItem, lengthAdviceInWords } from './model/typed';
+import { eveningErrors } from './model/useEveningSaving';
+import { ClockField, DateField } from '../../ui/TypedField';
+import { eveningMinutes, newItem, lengthAdviceInWords, localOf } from './model/typed';
 
 const fields = ['date', 'start', 'end', 'place', 'occasion', 'warmUpMinutes'] as const;
 type Errors = Readonly<Record<string, string>>;
@@ -128,19 +129,12 @@ export default function NewEveningPage() {
       setStoring(false);
     }
   };
-  const text = (
-    name: 'date' | 'start' | 'end' | 'place' | 'warmUpMinutes',
-    label: string,
-    type = 'text',
-    help?: string,
-  ) => (
+  const text = (name: 'place' | 'warmUpMinutes', label: string, help?: string) => (
     <FormField
       label={label}
-      type={type}
       value={typed[name]}
       error={errors[name]}
       {...(help ? { help } : {})}
-      {...(type === 'number' ? { inputMode: 'numeric' as const } : {})}
       onChange={(event) => set({ [name]: event.currentTarget.value })}
     />
   );
@@ -169,10 +163,23 @@ export default function NewEveningPage() {
                 onChange={(event) => begin(event.currentTarget.value)}
               />
             )}
-            {text('date', 'Date', 'date')}
+            <DateField
+              label="Date"
+              value={typed.date}
+              today={localOf(new Date(), choir.timeZone).date}
+              error={errors.date}
+              onChange={(date) => set({ date })}
+            />
             <Flex gap="12px">
-              {text('start', 'Starts', 'time')}
-              {text('end', 'Ends', 'time')}
+              {(['start', 'end'] as const).map((name) => (
+                <ClockField
+                  key={name}
+                  label={name === 'start' ? 'Starts' : 'Ends'}
+                  value={typed[name]}
+                  error={errors[name]}
+                  onChange={(value) => set({ [name]: value })}
+                />
+              ))}
             </Flex>
             {text('place', 'Place')}
             <SelectField
@@ -184,7 +191,6 @@ export default function NewEveningPage() {
             {text(
               'warmUpMinutes',
               'Minutes for the warm-up',
-              'number',
               lengthAdviceInWords(typed.occasion, typed),
             )}
             {(problem ?? errors.agenda) && (

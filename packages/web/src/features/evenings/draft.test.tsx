@@ -95,6 +95,27 @@ describe('an evening that is changed', () => {
     expect(kept()).toHaveLength(1);
   });
 
+  it('is let go when it was stored after the page was left, and keeps what was changed since it was sent', () => {
+    const { result, unmount } = open(evening(3));
+    act(() => result.current.change({ ...result.current.draft, place: 'St Oswin' }));
+    const { stored, draft: sent } = result.current;
+    unmount();
+    stored(evening(4, 'St Oswin'), sent);
+    expect(kept()).toEqual([]);
+
+    const again = open(evening(4, 'St Oswin')).result;
+    act(() => again.current.change({ ...again.current.draft, place: 'Barn' }));
+    const first = again.current.draft;
+    act(() => again.current.change({ ...again.current.draft, place: 'Barn hall' }));
+    act(() => again.current.stored(evening(5, 'Barn'), first));
+    expect(again.current).toMatchObject({
+      version: 5,
+      isChanged: true,
+      draft: { place: 'Barn hall' },
+    });
+    expect(kept()).toHaveLength(1);
+  });
+
   it('does not take what cannot be read', () => {
     const { result, unmount } = open(evening(3));
     act(() => result.current.change({ ...result.current.draft, place: 'St Oswin' }));

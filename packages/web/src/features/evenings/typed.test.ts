@@ -1,5 +1,5 @@
 import type { Evening, StoreEvening } from '@wide-fern/contract';
-import { eveningErrors } from './EveningForm';
+import { eveningErrors } from './model/useEveningSaving';
 import {
   agendaMinutes,
   clockAfter,

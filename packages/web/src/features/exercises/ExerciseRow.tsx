@@ -1,8 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { isPitched, type NoteWriting } from '@wide-fern/core';
 import { lengthInFigures } from '@wide-fern/words';
 import { Link } from 'react-router';
 import { color } from '../../ui/color';
+import { Attention } from '../../ui/Attention';
 import { Name } from '../../ui/words';
 import { PatternFigure } from '../../music/figures/PatternFigure';
 import { KeyStems } from './KeyStems';
@@ -11,12 +12,15 @@ import type { Listed } from './model/listed';
 /** One exercise in the list: its name, its notes to scale, what it is for, how long, in which keys. */
 export function ExerciseRow({
   listed,
-  accidentals,
+  writing,
+  not,
   chosen,
   wide,
 }: {
   readonly listed: Listed;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
+  /** What of it tonight’s place does not allow, in words. */
+  readonly not: string | undefined;
   readonly chosen: boolean;
   /** Whether there is room for the purpose. */
   readonly wide: boolean;
@@ -42,7 +46,7 @@ export function ExerciseRow({
       <Link
         to={`/exercises/${exercise.id}`}
         aria-current={chosen ? 'true' : undefined}
-        aria-label={`${exercise.name}: ${exercise.figure}`}
+        aria-label={`${exercise.name}: ${exercise.figure}${not ? `. ${not}` : ''}`}
       >
         <Name as="span" fontSize="15px" truncate>
           {favourite && (
@@ -58,6 +62,7 @@ export function ExerciseRow({
             </Box>
           )}
           {exercise.name}
+          {not && <Attention words={not} />}
           {own && (
             <Box as="span" color="inkSoft" fontSize="12px" ml="6px" fontFamily="body">
               ours
@@ -75,7 +80,7 @@ export function ExerciseRow({
             {exercise.purpose}
           </Box>
         )}
-        <Box as="span">{keys && <KeyStems keys={keys} accidentals={accidentals} />}</Box>
+        <Box as="span">{keys && <KeyStems keys={keys} writing={writing} />}</Box>
         <Box as="span" textAlign="right" color="inkSoft">
           {lengthInFigures(seconds)}
         </Box>

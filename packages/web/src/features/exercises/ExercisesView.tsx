@@ -1,10 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { figured, formFor, phaseWords } from '@wide-fern/words';
+import { figured, formFor, notPossibleInWords, phaseWords } from '@wide-fern/words';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../here/session';
 import { LongList } from '../../ui/LongList';
 import { usePageHeight, useWidth } from '../../ui/useSize';
+import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Label, Name, WordButton, WordLink } from '../../ui/words';
+import { exerciseSigns } from '../../music/figures/signWords';
 import { ExerciseRow } from './ExerciseRow';
 import { Filters } from './Filters';
 import { ThrownAway } from './ThrownAway';
@@ -37,7 +39,9 @@ export function ExercisesView({
   // The list follows the typing when there is time; the field never waits for it.
   const looked = useDeferredValue(wanted);
   const rows = useMemo(() => rowsOf(data.all, looked, now), [data.all, looked, now]);
+  const forbids = data.evening?.forbids ?? [];
   const count = countOf(rows);
+  const signs = useSigns('exercises');
   const open = data.all.find(({ exercise }) => exercise.id === chosen);
   const beside = width >= besideFrom;
   const works = data.all.filter(({ keys }) => !keys || keys.length >= 3).length;
@@ -68,13 +72,15 @@ export function ExercisesView({
           <Label as="p" role="status" mt="6px" mb="6px">
             {count === 0
               ? 'Nothing is like that. Take a word or a choice away.'
-              : `${count} shown. Stems are the keys that suit every part tonight.`}{' '}
+              : `${count} shown.`}{' '}
             {count === 0 && (
               <WordButton fontSize="13px" onClick={wantAll}>
                 show all again
               </WordButton>
             )}
+            <SignsWord {...signs} />
           </Label>
+          <Signs shown={signs} signs={exerciseSigns} />
           <LongList
             items={rows}
             label="Exercises"
@@ -96,7 +102,8 @@ export function ExercisesView({
               ) : (
                 <ExerciseRow
                   listed={row.listed}
-                  accidentals={choir.accidentals}
+                  writing={choir.writing}
+                  not={notPossibleInWords(row.listed.exercise.needs, forbids)}
                   chosen={row.listed.exercise.id === chosen}
                   wide={width >= 700 && (!open || width >= 1500)}
                 />

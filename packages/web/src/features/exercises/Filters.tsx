@@ -1,184 +1,204 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
+import { ages, askedFor, kinds, phases, placeNeeds, purposes, type Wanted } from '@wide-fern/core';
 import {
-  ages,
-  kinds,
-  placeNeeds,
-  phases,
-  purposes,
-  type PlaceNeed,
-  type Wanted,
-} from '@wide-fern/core';
-import { kindWords, phaseWords } from '@wide-fern/words';
-import { useState } from 'react';
-import { WordButton } from '../../ui/words';
+  isSaid,
+  kindWords,
+  mostDifficultyWords,
+  mostEffortWords,
+  phaseWords,
+  placeNeedWords,
+  understoodInWords,
+  wantedInWords,
+  wantedParts,
+  type WantedPart,
+} from '@wide-fern/words';
+import { Fragment, useState } from 'react';
+import { SentenceFields, SentenceWord, TickWord } from '../../ui/Sentence';
+import { WordChoice } from '../../ui/WordChoice';
+import { Label, WordButton } from '../../ui/words';
 import { isNarrowed, useWanted } from './model/wanted';
 
-const style = {
-  background: 'var(--chakra-colors-sheet)',
-  border: '1px solid var(--chakra-colors-line)',
-  borderRadius: 3,
-  padding: '2px 2px',
-  fontSize: 13,
-  maxWidth: 118,
-} as const;
+/** What is said first; the others show once they say something, or on request. */
+const first: readonly WantedPart[] = ['phase', 'purpose', 'place', 'keys'];
 
-/** One choice in a row of words; the first option is that it does not matter. */
-function Choice<T extends string | number>({
-  label,
-  any,
-  value,
-  options,
-  onChange,
-}: {
-  readonly label: string;
-  readonly any: string;
-  readonly value: T | undefined;
-  readonly options: readonly (readonly [T, string])[];
-  readonly onChange: (value: T | undefined) => void;
-}) {
+/** What is looked for: words, and a sentence whose words can be changed, above the list. */
+export function Filters({ compact }: { readonly compact: boolean }) {
+  const { wanted, want, wantAll } = useWanted();
+  const [open, setOpen] = useState<WantedPart>();
+  const [isWhole, setWhole] = useState(false);
+  const all = isWhole || !compact;
+  const said = wantedInWords(wanted);
+  const shown = wantedParts.filter(
+    (part) => all || first.includes(part) || isSaid(part, wanted) || part === open,
+  );
+  const understood = understoodInWords(askedFor(wanted.words ?? ''));
   return (
-    <select
-      aria-label={label}
-      style={{ ...style, fontWeight: value === undefined ? 400 : 700 }}
-      value={value ?? ''}
-      onChange={(event) => onChange(options[event.currentTarget.selectedIndex - 1]?.[0])}
-    >
-      <option value="">{any}</option>
-      {options.map(([key, words]) => (
-        <option key={key} value={key}>
-          {words}
-        </option>
-      ))}
-    </select>
+    <Box role="search" aria-label="Exercises">
+      <Flex gap="4px 14px" wrap="wrap" align="baseline">
+        <Input
+          aria-label="Look for an exercise"
+          placeholder="flat, siren, tired, a name …"
+          value={wanted.words ?? ''}
+          onChange={(event) => want({ words: event.currentTarget.value })}
+          size="sm"
+          w="220px"
+          bg="sheet"
+          borderColor="inkSoft"
+          fontSize="15px"
+        />
+        {understood && (
+          <Label as="span" role="status">
+            Taken {understood}.
+          </Label>
+        )}
+      </Flex>
+      <Box mt="6px">
+        <Box fontSize="15px" lineHeight="30px">
+          {shown.map((part, i) => (
+            <Fragment key={part}>
+              {i > 0 && ' · '}
+              <SentenceWord
+                open={open === part}
+                onToggle={() => setOpen(open === part ? undefined : part)}
+              >
+                <Box as="span" fontWeight={isSaid(part, wanted) ? 650 : undefined}>
+                  {said[part]}
+                </Box>
+              </SentenceWord>
+            </Fragment>
+          ))}{' '}
+          {compact && (
+            <WordButton
+              fontSize="13px"
+              aria-expanded={isWhole}
+              onClick={() => setWhole(!isWhole)}
+              ml="6px"
+            >
+              {isWhole ? 'less' : 'more to choose by'}
+            </WordButton>
+          )}
+          {isNarrowed(wanted) && (
+            <WordButton fontSize="13px" onClick={wantAll} ml="12px">
+              show all again
+            </WordButton>
+          )}
+        </Box>
+        {open && (
+          <SentenceFields onClose={() => setOpen(undefined)}>
+            <Choices part={open} wanted={wanted} want={want} />
+          </SentenceFields>
+        )}
+      </Box>
+    </Box>
   );
 }
 
-const same = <T extends string>(all: readonly T[]): (readonly [T, string])[] =>
+const same = <T extends string>(all: readonly T[]): readonly (readonly [T, string])[] =>
   all.map((one) => [one, one] as const);
-const needWords: Readonly<Record<PlaceNeed, string>> = {
-  standing: 'without standing',
-  floor: 'without the floor',
-  noise: 'without noise',
-  prop: 'without props',
-  mirror: 'without a mirror',
-};
+const numbered = (words: readonly string[]): readonly (readonly [number, string])[] =>
+  words.flatMap((word, most) => (word ? [[most, word] as const] : []));
 
-/** What is looked for, in words, above the list. */
-export function Filters({ compact }: { readonly compact: boolean }) {
-  const { wanted, want, wantAll } = useWanted();
-  const [opened, setOpened] = useState(false);
-  const all = !compact || opened;
-  const set =
-    <K extends keyof Wanted>(name: K) =>
-    (value: Wanted[K] | undefined) =>
-      want({ [name]: value });
-  const tick = (name: 'favourites' | 'ownOnly' | 'hidden', words: string) => (
-    <Flex as="label" align="center" gap="5px" fontSize="13px" whiteSpace="nowrap">
-      <input
-        type="checkbox"
-        checked={wanted[name] ?? false}
-        onChange={(event) => want({ [name]: event.currentTarget.checked })}
-      />
-      {words}
-    </Flex>
+/** What can be chosen behind one word of the sentence. */
+function Choices({
+  part,
+  wanted,
+  want,
+}: {
+  readonly part: WantedPart;
+  readonly wanted: Wanted;
+  readonly want: (changed: Wanted) => void;
+}) {
+  const one = <T extends string | number>(
+    label: string,
+    name: keyof Wanted,
+    any: string,
+    options: readonly (readonly [T, string])[],
+  ) => (
+    <WordChoice<T | undefined>
+      label={label}
+      value={wanted[name] as T | undefined}
+      options={[[undefined, any], ...options]}
+      onChange={(value) => want({ [name]: value })}
+    />
   );
-  return (
-    <Box role="search" aria-label="Exercises">
-      <Flex gap="6px" wrap="wrap" align="center">
-        <Input
-          aria-label="Look for an exercise"
-          placeholder="name, cue or purpose"
-          value={wanted.words ?? ''}
-          onChange={(event) => want({ words: event.currentTarget.value })}
-          size="xs"
-          w="170px"
-          bg="sheet"
-          borderColor="inkSoft"
-          fontSize="13px"
-        />
-        <Choice
-          label="Phase"
-          any="any phase"
-          value={wanted.phase}
-          options={phases.map((phase) => [phase, phaseWords[phase]] as const)}
-          onChange={set('phase')}
-        />
-        {all && (
-          <>
-            <Choice
-              label="Purpose"
-              any="any purpose"
-              value={wanted.purpose}
-              options={same(purposes)}
-              onChange={set('purpose')}
-            />
-            <Choice
-              label="Kind"
-              any="any kind"
-              value={wanted.kind}
-              options={kinds.map((kind) => [kind, kindWords[kind]] as const)}
-              onChange={set('kind')}
-            />
-            <Choice
-              label="Effort"
-              any="any effort"
-              value={wanted.mostEffort}
-              options={[1, 2, 3, 4].map((most) => [most, `effort up to ${most}`] as const)}
-              onChange={set('mostEffort')}
-            />
-            <Choice
-              label="Difficulty"
-              any="any difficulty"
-              value={wanted.mostDifficulty}
-              options={[1, 2].map((most) => [most, `difficulty up to ${most}`] as const)}
-              onChange={set('mostDifficulty')}
-            />
-            <Choice
-              label="Needs"
-              any="any needs"
-              value={wanted.without?.[0]}
-              options={placeNeeds.map((need) => [need, needWords[need]] as const)}
-              onChange={(need) => want({ without: need ? [need] : undefined })}
-            />
-            <Choice
-              label="Age"
-              any="any age"
-              value={wanted.age}
-              options={ages.map((age) => [age, `for ${age}`] as const)}
-              onChange={set('age')}
-            />
-            <Choice
-              label="Works tonight"
-              any="in any keys"
-              value={wanted.leastKeys}
-              options={[1, 3, 5, 7].map((least) => [least, `in ${least}+ keys tonight`] as const)}
-              onChange={set('leastKeys')}
-            />
-            <Choice
-              label="Not used for"
-              any="whenever used"
-              value={wanted.unusedWeeks}
-              options={[2, 4, 8].map((weeks) => [weeks, `not for ${weeks} weeks`] as const)}
-              onChange={set('unusedWeeks')}
-            />
-          </>
-        )}
-      </Flex>
-      <Flex gap="14px" mt="6px" wrap="wrap" align="center">
-        {compact && (
-          <WordButton fontSize="13px" aria-expanded={opened} onClick={() => setOpened(!opened)}>
-            {opened ? 'fewer choices' : 'more choices'}
-          </WordButton>
-        )}
-        {tick('favourites', 'favourites')}
-        {tick('ownOnly', 'our own')}
-        {tick('hidden', 'hidden ones too')}
-        {isNarrowed(wanted) && (
-          <WordButton fontSize="13px" onClick={wantAll}>
-            show all again
-          </WordButton>
-        )}
-      </Flex>
-    </Box>
-  );
+  switch (part) {
+    case 'phase':
+      return one(
+        'Phase',
+        'phase',
+        'any phase',
+        phases.map((phase) => [phase, phaseWords[phase]] as const),
+      );
+    case 'kind':
+      return one(
+        'Kind',
+        'kind',
+        'any kind',
+        kinds.map((kind) => [kind, kindWords[kind]] as const),
+      );
+    case 'purpose':
+      return one('Purpose', 'purpose', 'any purpose', same(purposes));
+    case 'effort':
+      return one('Effort', 'mostEffort', 'any effort', numbered(mostEffortWords));
+    case 'difficulty':
+      return one('Difficulty', 'mostDifficulty', 'easy or hard', numbered(mostDifficultyWords));
+    case 'age':
+      return one('Age', 'age', 'all ages', same(ages));
+    case 'keys':
+      return one(
+        'Keys tonight',
+        'leastKeys',
+        'any keys',
+        [1, 3, 5, 7].map((least) => [least, `${least} or more`] as const),
+      );
+    case 'use':
+      return one(
+        'Not used for',
+        'unusedWeeks',
+        'whenever used',
+        [2, 4, 8].map((weeks) => [weeks, `not for ${weeks} weeks`] as const),
+      );
+    case 'place': {
+      const without = wanted.without ?? [];
+      return (
+        <Flex as="fieldset" gap="4px 14px" wrap="wrap" align="center">
+          <Label as="legend" float="left" mr="8px">
+            Without
+          </Label>
+          {placeNeeds.map((need) => (
+            <TickWord
+              key={need}
+              checked={without.includes(need)}
+              onChange={(isWithout) => {
+                const others = without.filter((other) => other !== need);
+                want({ without: isWithout ? [...others, need] : others });
+              }}
+            >
+              {placeNeedWords[need]}
+            </TickWord>
+          ))}
+        </Flex>
+      );
+    }
+    case 'which':
+      return (
+        <Flex as="fieldset" gap="4px 14px" wrap="wrap" align="center">
+          {(
+            [
+              ['favourites', 'favourites alone'],
+              ['ownOnly', 'our own alone'],
+              ['hidden', 'hidden ones too'],
+            ] as const
+          ).map(([name, words]) => (
+            <TickWord
+              key={name}
+              checked={wanted[name] ?? false}
+              onChange={(on) => want({ [name]: on })}
+            >
+              {words}
+            </TickWord>
+          ))}
+        </Flex>
+      );
+  }
 }

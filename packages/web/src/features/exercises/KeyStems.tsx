@@ -1,4 +1,4 @@
-import { tonicName, type AccidentalPreference, type MidiNote } from '@wide-fern/core';
+import { tonicName, type NoteWriting, type MidiNote } from '@wide-fern/core';
 import { color } from '../../ui/color';
 
 /** The tonics a row shows: from A below middle C to A an octave above it. */
@@ -7,10 +7,10 @@ const shown = { from: 55, count: 22, step: 3.4 } as const;
 /** The keys that work tonight, as small stems by semitone; a taller tick marks middle C. */
 export function KeyStems({
   keys,
-  accidentals,
+  writing,
 }: {
   readonly keys: readonly MidiNote[];
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const x = (note: MidiNote) => 1 + (note - shown.from) * shown.step;
   const width = x(shown.from + shown.count) + 2;
@@ -20,7 +20,7 @@ export function KeyStems({
   const words =
     first === undefined || last === undefined
       ? 'No key suits every part tonight'
-      : `${keys.length} ${keys.length === 1 ? 'key suits' : 'keys suit'} every part tonight: ${tonicName(first, 'major', accidentals)} to ${tonicName(last, 'major', accidentals)}`;
+      : `${keys.length} ${keys.length === 1 ? 'key suits' : 'keys suit'} every part tonight: ${tonicName(first, 'major', writing)} to ${tonicName(last, 'major', writing)}`;
   return (
     <svg width={width} height={16} role="img" aria-label={words} style={{ display: 'block' }}>
       <line x1={0} x2={width} y1={13.5} y2={13.5} stroke={color('line')} />

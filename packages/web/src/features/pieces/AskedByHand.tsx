@@ -42,7 +42,7 @@ export function AskedByHand({
           >
             {band.id}
           </Box>
-          {noteName(low, choir.accidentals)} to {noteName(high, choir.accidentals)}
+          {noteName(low, choir.writing)} to {noteName(high, choir.writing)}
           <Box as="span" color="inkSoft">
             {outside.length === 0 ? ', all inside tonight' : ''}
           </Box>

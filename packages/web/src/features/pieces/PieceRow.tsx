@@ -1,42 +1,51 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { PieceSummary } from '@wide-fern/contract';
-import type { Section, AccidentalPreference } from '@wide-fern/core';
+import type { Section, NoteWriting } from '@wide-fern/core';
 import { Link } from 'react-router';
 import { Label, Name } from '../../ui/words';
 import { RangeStems } from './drawing/RangeStems';
-import { sizeInWords } from '@wide-fern/words';
+import { dayInWords, sizeInWords } from '@wide-fern/words';
+
+/** How high a row is whose stems stand below its name, in px. */
+export const stackedHeight = 114;
 
 /** A piece in the list: its name, what it asks of each part, how long it is, when it is on, its target. */
 export function PieceRow({
   piece,
   sections,
-  accidentals,
+  writing,
   timeZone,
   wide,
+  stacked,
 }: {
   readonly piece: PieceSummary;
   readonly sections: readonly Section[];
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly timeZone: string;
   readonly wide: boolean;
+  /** Whether its stems stand below its name, for want of width. */
+  readonly stacked: boolean;
 }) {
   const { id, title, composer, ranges, transpose, bars, seconds, next, target } = piece;
-  const date = (moment: string) =>
-    new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'short', day: 'numeric', month: 'short' })
-      .format(new Date(moment))
-      .replace(',', '');
   return (
     <Box
       asChild
       display="block"
-      h="63px"
+      h={stacked ? `${stackedHeight - 1}px` : '63px'}
       borderBottomWidth="1px"
       _hover={{ bg: 'sheet' }}
       _focusVisible={{ outline: '2px solid', outlineColor: 'fern', outlineOffset: '-2px' }}
     >
       <Link to={`/pieces/${id}`}>
-        <Flex align="center" gap="20px" h="100%" px="8px">
-          <Box flex="1 1 260px" minW={0}>
+        <Flex
+          align={stacked ? 'stretch' : 'center'}
+          direction={stacked ? 'column' : 'row'}
+          gap={stacked ? '4px' : '20px'}
+          h="100%"
+          px="8px"
+          py={stacked ? '6px' : 0}
+        >
+          <Box flex={stacked ? undefined : '1 1 260px'} minW={0}>
             <Name fontSize="18px" truncate>
               {title}
             </Name>
@@ -46,15 +55,10 @@ export function PieceRow({
                 .join(' · ') || 'typed by hand'}
             </Label>
           </Box>
-          <RangeStems
-            ranges={ranges}
-            transpose={transpose}
-            sections={sections}
-            accidentals={accidentals}
-          />
+          <RangeStems ranges={ranges} transpose={transpose} sections={sections} writing={writing} />
           {wide && (
             <>
-              <Label w="110px">{next ? date(next) : 'not planned'}</Label>
+              <Label w="110px">{next ? dayInWords(next, timeZone) : 'not planned'}</Label>
               <Box w="220px" fontSize="13px">
                 {target && (
                   <>

@@ -7,9 +7,12 @@ import { useHere } from '../../here/session';
 import { LongList } from '../../ui/LongList';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { usePageHeight, useWidth } from '../../ui/useSize';
+import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Label, Name, WordLink } from '../../ui/words';
 import { useTonight } from '../../here/useTonight';
-import { PieceRow } from './PieceRow';
+import { askedSigns } from '../../music/figures/signWords';
+import { laneWidth } from './drawing/RangeStems';
+import { PieceRow, stackedHeight } from './PieceRow';
 import { piecesWanted } from './model/list';
 
 /** The pieces a choir sings: what each asks of the parts over tonight's sections, and its open target. */
@@ -20,6 +23,7 @@ export default function PiecesPage() {
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const height = usePageHeight();
+  const signs = useSigns('pieces');
   const [search, setSearch] = useState('');
   const looked = useDeferredValue(search);
   const shown = useMemo(() => piecesWanted(pieces.data ?? [], looked), [pieces.data, looked]);
@@ -60,6 +64,8 @@ export default function PiecesPage() {
       </Frame>
     );
   }
+  // A name that is cut to nothing beside its stems stands above them.
+  const stacked = width < tonight.sections.length * laneWidth + 220;
   const open = pieces.data.filter(({ target }) => target !== null).length;
   return (
     <Frame place="Pieces">
@@ -83,14 +89,15 @@ export default function PiecesPage() {
             onChange={(event) => setSearch(event.currentTarget.value)}
           />
           <Label as="span" role="status">
-            {shown.length === 0 ? 'Nothing is called that.' : `${shown.length} shown.`} Stems are
-            what each part sings, over tonight’s sections.
+            {shown.length === 0 ? 'Nothing is called that.' : `${shown.length} shown.`}
           </Label>
+          <SignsWord {...signs} />
         </Flex>
+        <Signs shown={signs} signs={askedSigns} />
         <LongList
           items={shown}
           label="Pieces"
-          rowHeight={64}
+          rowHeight={stacked ? stackedHeight : 64}
           mostHeight={Math.max(300, height - 150)}
           keyOf={({ id }) => id}
         >
@@ -98,9 +105,10 @@ export default function PiecesPage() {
             <PieceRow
               piece={piece}
               sections={tonight.sections}
-              accidentals={choir.accidentals}
+              writing={choir.writing}
               timeZone={choir.timeZone}
               wide={width >= 860}
+              stacked={stacked}
             />
           )}
         </LongList>

@@ -3,13 +3,15 @@ import type { Piece } from '@wide-fern/contract';
 import type { Section } from '@wide-fern/core';
 import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useHere } from '../../here/session';
+import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Label } from '../../ui/words';
+import { pieceSigns } from '../../music/figures/signWords';
 import { ChosenPanel } from './panel/ChosenPanel';
 import { HowSung } from './panel/HowSung';
 import { AskedOfPart } from './drawing/AskedOfPart';
 import { BarStrip } from './drawing/BarStrip';
 import type { ChosenBars } from './model/bars';
-import { pieceSentence } from '@wide-fern/words';
+import { noteOfPiece, pieceSentence } from '@wide-fern/words';
 import { useChosenBars } from './model/useChosenBars';
 import type { Asks } from './score/messages';
 import type { ScoreWorker } from './score/scoreWorker';
@@ -53,6 +55,7 @@ export function ScoreView({
     }),
     [mapping, sections, pace, sung.transpose, phrase],
   );
+  const signs = useSigns('piece');
   const { answer: analysis, error } = useAsked(worker, 'analyse', setting);
   const { chosen, choose } = useChosenBars();
   const [sounding, setSounding] = useState<number>();
@@ -93,7 +96,7 @@ export function ScoreView({
         <HowSung piece={piece} analysis={analysis} sung={sung} onChange={setSung} />
       </Flex>
       <Box textStyle="name" fontSize="18px" lineHeight="26px" mb="10px" role="status">
-        {pieceSentence(analysis, sections, { phrase, accidentals: choir.accidentals })}
+        {pieceSentence(analysis, sections, { phrase, writing: choir.writing })}
       </Box>
       <Box
         display="grid"
@@ -108,13 +111,14 @@ export function ScoreView({
             sections={sections}
             longest={longest}
             isFirst={i % columns === 0}
+            note={noteOfPiece(analysis, choir.writing)}
           />
         ))}
       </Box>
       <Label mb="2px">
-        How hard each bar is for each part. Open wedges: outside tonight’s band. On top: your own
-        marks.
+        How hard each bar is for each part, and your own marks. <SignsWord {...signs} />
       </Label>
+      <Signs shown={signs} signs={pieceSigns} />
       <BarStrip
         analysis={analysis}
         marks={piece.marks}

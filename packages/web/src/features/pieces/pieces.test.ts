@@ -1,3 +1,4 @@
+import { plainNames } from '../../testing/page';
 import { exerciseSchema, type Piece, type PieceMark } from '@wide-fern/contract';
 import {
   type Section,
@@ -20,6 +21,7 @@ import {
   keyInWords,
   languageInWords,
   metreInWords,
+  noteOfPiece,
   partFacts,
   pieceSentence,
   transposeInWords,
@@ -43,7 +45,8 @@ const mapping: Mapping[] = score.staves.map(({ id }, i) => ({
 }));
 const analysed = (transpose = 0, phrase = 9): PieceAnalysis =>
   analysePiece(score, { mapping, sections, pace: 1, transpose, phrase });
-const words = { phrase: 9, accidentals: 'flats' } as const;
+const words = { phrase: 9, writing: 'flats' } as const;
+const note = noteOfPiece(analysed(), 'flats');
 
 describe('a piece in words', () => {
   it('says what it asks most, of whom, and where', () => {
@@ -61,14 +64,22 @@ describe('a piece in words', () => {
   });
   it('has at most seven facts a part, and what leaves the band stands out', () => {
     const { parts } = analysed();
-    for (const part of parts) expect(partFacts(part, 'flats').length).toBeLessThanOrEqual(7);
-    const alto = partFacts(parts[1]!, 'flats');
+    for (const part of parts) expect(partFacts(part, note).length).toBeLessThanOrEqual(7);
+    const alto = partFacts(parts[1]!, note);
     expect(alto[0]).toEqual({ words: 'G3 to B♭4', matters: true });
     expect(alto[2]).toEqual({ words: '10 s below tonight', matters: true });
-    expect(partFacts(parts[0]!, 'flats')[2]).toEqual({
+    expect(partFacts(parts[0]!, note)[2]).toEqual({
       words: 'all inside tonight',
       matters: false,
     });
+  });
+  it('spells its notes by its key, and as the choir names them', () => {
+    const inG = { key: { bar: 0, fifths: 1, mode: 'major' }, transpose: 0 } as const;
+    expect([66, 70].map(noteOfPiece(inG, 'flats'))).toEqual(['F♯4', 'B♭4']);
+    expect(noteOfPiece({ ...inG, key: undefined }, 'flats')(66)).toBe('G♭4');
+    expect(noteOfPiece({ ...inG, transpose: -1 }, 'flats')(65)).toBe('F4');
+    const german = { naming: 'german', accidentals: 'flats' } as const;
+    expect([66, 71].map(noteOfPiece(inG, german))).toEqual(['fis′', 'h′']);
   });
   it('names key, metre, transposition and language', () => {
     expect(keyInWords({ bar: 0, fifths: -3, mode: 'major' }, 0, 'flats')).toBe('E♭ major');
@@ -163,6 +174,8 @@ describe('an exercise made of bars', () => {
     to: 22,
     marks,
     sections,
+    troubled: 'S',
+    transpose: 0,
   };
 
   it('is sound, of the phase into the piece, for the skill that was marked, and linked', () => {
@@ -176,6 +189,16 @@ describe('an exercise made of bars', () => {
       music: { kind: 'lines', mode: 'major' },
       usual: { tempo: 58 },
     });
+  });
+  it('climbs to where the part that has the trouble sings it as written, or higher as it is sung', () => {
+    const bars = cut('noo');
+    expect(exerciseOf(bars, making, of).aim).toEqual({ part: 'S', tonic: bars.tonic });
+    const higher = exerciseOf(
+      bars,
+      { ...making, form: 'line', part: 'A' },
+      { ...of, transpose: 2 },
+    );
+    expect(higher.aim).toEqual({ part: 'A', tonic: bars.tonic + 2 });
   });
   it('stays sound with a name and a title as long as they may be', () => {
     const long = { ...of, title: 'Slate '.repeat(20).trim() };
@@ -232,12 +255,13 @@ describe('who sings which line', () => {
 });
 
 describe('a piece typed by hand', () => {
-  const draft = draftOf(undefined, 'flats');
+  const draft = draftOf(undefined, plainNames);
   it('is read, or says what is wrong at its field', () => {
     const read = readDraft(
       { ...draft, title: ' Slate ', tempo: '66,5', ranges: { S: ['eb4', 'F5'], A: ['', ''] } },
       sections,
       undefined,
+      plainNames,
     );
     expect(read).toMatchObject({
       body: { title: 'Slate', tempo: 66.5, ranges: { S: [63, 77] }, score: null },
@@ -246,6 +270,7 @@ describe('a piece typed by hand', () => {
       { ...draft, tempo: '5', ranges: { S: ['F5', 'E4'], A: ['x', ''] } },
       sections,
       undefined,
+      plainNames,
     );
     expect('errors' in wrong && Object.keys(wrong.errors).sort()).toEqual([
       'A',
@@ -262,9 +287,9 @@ describe('a piece typed by hand', () => {
         score: null,
       },
     } as unknown as Piece;
-    const again = draftOf(piece, 'flats');
+    const again = draftOf(piece, plainNames);
     expect(again.ranges.S).toEqual(['E♭4', 'F5']);
-    expect(readDraft(again, sections, piece)).toMatchObject({
+    expect(readDraft(again, sections, piece, plainNames)).toMatchObject({
       body: { transpose: -1, ranges: { S: [63, 77] } },
     });
   });

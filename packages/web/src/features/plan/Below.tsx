@@ -5,11 +5,13 @@ import { lazy, Suspense } from 'react';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
-import { Bench } from './bench/Bench';
 import type { Opened, PlanDoing } from './model/usePlanActs';
 import { NothingPlanned } from './NothingPlanned';
 import { ShelfAway } from './ShelfAway';
 
+/** The bench comes right behind the page: what is drawn to scale stands first. */
+const bench = import('./bench/Bench');
+const Bench = lazy(() => bench.then((it) => ({ default: it.Bench })));
 const ShortcutList = lazy(() =>
   import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
 );
@@ -36,7 +38,7 @@ export function Below({
 }) {
   const { setOpen, focusChosen, shortcuts, letters, setLetters, hearing, actions, take } = acts;
   const { choir, mayEdit } = useHere();
-  const { accidentals, phraseSeconds } = choir;
+  const { writing, phraseSeconds } = choir;
   return (
     <Box flex="1" bg="sheet" borderTopWidth={borderTopWidth} borderTopColor="fern">
       {open === 'keys' && (
@@ -57,7 +59,8 @@ export function Below({
           <Shelf
             tonight={plan.document.tonight}
             wishes={evening.wishes}
-            accidentals={accidentals}
+            forbids={evening.forbids}
+            writing={writing}
             onTake={take}
             onClose={() => {
               setOpen('bench');
@@ -68,17 +71,22 @@ export function Below({
       )}
       {open === 'bench' &&
         (evaluated ? (
-          <Bench
-            key={evaluated.segment.id}
-            evaluated={evaluated}
-            plan={plan}
-            accidentals={accidentals}
-            phraseSeconds={phraseSeconds}
-            mayEdit={mayEdit}
-            width={width}
-            hearing={hearing}
-            actions={actions}
-          />
+          <Suspense fallback={<Box minH="280px" />}>
+            <Bench
+              key={evaluated.segment.id}
+              evaluated={evaluated}
+              plan={plan}
+              forbids={evening.forbids}
+              writing={writing}
+              phraseSeconds={phraseSeconds}
+              mayEdit={mayEdit}
+              width={width}
+              hearing={hearing}
+              actions={actions}
+              proposal={acts.proposal}
+              onLeave={acts.leaveProposal}
+            />
+          </Suspense>
         ) : (
           <NothingPlanned
             mayEdit={mayEdit}

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Plan, PlanDocument } from '@wide-fern/contract';
 import { lengthInFigures, type Clock, differenceInWords } from '@wide-fern/words';
+import { useEffect, useRef } from 'react';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Label, Name } from '../../ui/words';
 import { compare, evaluate } from '@wide-fern/plan';
@@ -21,6 +22,9 @@ export function ClashPanel({
   readonly ownName: string;
   readonly onSettle: (which: 'mine' | 'theirs') => void;
 }) {
+  // What asks for a choice takes the keyboard along.
+  const panel = useRef<HTMLDivElement>(null);
+  useEffect(() => panel.current?.focus(), []);
   const differences = compare(mine, theirs.document);
   const alike = differences.filter(({ kind }) => kind === 'same').length;
   const total = (document: PlanDocument) => lengthInFigures(evaluate(document, allotted).total);
@@ -29,7 +33,8 @@ export function ClashPanel({
     theirs.savedBy === ownName ? 'in another window' : `by ${theirs.savedBy || 'someone'}`;
   return (
     <Box
-      as="section"
+      ref={panel}
+      tabIndex={-1}
       role="alertdialog"
       aria-label="Two versions of this plan"
       bg="sheet"

@@ -19,7 +19,7 @@ export function PartSwitch({
 }) {
   return (
     <Flex px="16px" py="8px" align="center" gap="4px" wrap="wrap">
-      <Flex role="group" aria-label="Part shown" gap="4px">
+      <Flex role="group" aria-label="Part shown" gap="4px" wrap="wrap">
         {sections.map((band, i) => (
           <Box
             as="button"

@@ -55,7 +55,7 @@ export function PlanNotices({
           <SectionsChanged
             change={change}
             mayEdit={mayEdit}
-            accidentals={choir.accidentals}
+            writing={choir.writing}
             onTake={() => onTake(change.tonight)}
           />
         </Suspense>

@@ -1,4 +1,4 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
 import {
   lengthInFigures,
@@ -13,7 +13,9 @@ import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { Hidden, Label, WordButton, WordLink } from '../../ui/words';
+import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
+import { keySigns, laneSigns } from '../../music/lanes/signWords';
 import { Weave } from './drawing/Weave';
 import { takeTonight } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
@@ -24,6 +26,8 @@ import { PlanNotices } from './PlanNotices';
 import { PartSwitch } from './PartSwitch';
 import { SegmentStrip } from './SegmentStrip';
 import { TitleLine } from './TitleLine';
+
+const planSigns = [...laneSigns, ...keySigns];
 
 /** A plan: what is sung when, in which keys, and whether it holds. */
 export function PlanView({
@@ -36,10 +40,11 @@ export function PlanView({
   readonly store: PlanStore;
 }) {
   const { choir, mayEdit } = useHere();
-  const { accidentals, timeZone } = choir;
+  const { writing, timeZone } = choir;
   const { document, chosen } = useStore(store);
   const { edit, choose } = store.getState();
   const [part, setPart] = useState(0);
+  const signs = useSigns('plan');
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
 
@@ -90,9 +95,10 @@ export function PlanView({
         }}
       />
       {narrow && (
-        <Label px="16px" fontSize="12px">
-          Evening
-        </Label>
+        <Flex px="16px" justify="space-between">
+          <Label fontSize="12px">Evening</Label>
+          <SignsWord {...signs} />
+        </Flex>
       )}
       <Weave
         plan={plan}
@@ -103,17 +109,27 @@ export function PlanView({
         start={start}
         clock={clock}
         chosen={chosen}
-        accidentals={accidentals}
+        writing={writing}
         onChoose={chooseSegment}
       />
       <SegmentStrip
         plan={plan}
         axis={layout.axis}
-        label={narrow ? '' : 'Segments'}
+        label={
+          narrow ? null : (
+            <>
+              Segments
+              <br />
+              <SignsWord {...signs} />
+            </>
+          )
+        }
         chosen={chosen}
         mayEdit={mayEdit}
-        accidentals={accidentals}
+        writing={writing}
+        forbids={evening.forbids}
         onChoose={chooseSegment}
+        onGo={go}
         onMove={actions.moveTo}
         free={
           freeWidth > 70 && (
@@ -142,6 +158,9 @@ export function PlanView({
         width={width}
         borderTopWidth={narrow ? '1px' : '2px'}
       />
+      <Box px={{ base: '16px', md: '24px' }} bg="paper">
+        <Signs shown={signs} signs={planSigns} />
+      </Box>
       <Hidden>
         <span role="status">{said}</span>
       </Hidden>

@@ -19,7 +19,13 @@ export function SavedWords({
   const { saving, past, future, undo, redo } = useStore(store);
   if (!mayEdit) return <span>you may look, not change</span>;
   return (
-    <Box display="flex" gap="8px" alignItems="center" whiteSpace="nowrap">
+    <Box
+      display="flex"
+      gap="0 8px"
+      alignItems="center"
+      flexWrap={{ base: 'wrap', md: 'nowrap' }}
+      whiteSpace="nowrap"
+    >
       <WordButton fontSize="13px" onClick={undo} disabled={past.length === 0}>
         undo
       </WordButton>

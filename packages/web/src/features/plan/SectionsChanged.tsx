@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { bandChangeInWords, countInWords, segmentChangeInWords } from '@wide-fern/words';
-import { type AccidentalPreference } from '@wide-fern/core';
+import { type NoteWriting } from '@wide-fern/core';
 import { useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton } from '../../ui/words';
@@ -10,12 +10,12 @@ import type { SectionsChange } from '@wide-fern/plan';
 export function SectionsChanged({
   change,
   mayEdit,
-  accidentals,
+  writing,
   onTake,
 }: {
   readonly change: SectionsChange;
   readonly mayEdit: boolean;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onTake: () => void;
 }) {
   const [open, setOpen] = useState(false);
@@ -25,7 +25,7 @@ export function SectionsChanged({
   const what =
     sections.length === 0
       ? 'What is sung on this evening has changed.'
-      : sections.map((band) => bandChangeInWords(band, accidentals)).join(' ');
+      : sections.map((band) => bandChangeInWords(band, writing)).join(' ');
   const so =
     count === 0
       ? 'Every key stays as it is.'
@@ -61,7 +61,7 @@ export function SectionsChanged({
       {open && (
         <Box as="ul" mt="4px" pl="16px" listStyleType="disc">
           {segments.map((one) => (
-            <li key={one.segment.id}>{segmentChangeInWords(one, tonight, accidentals)}</li>
+            <li key={one.segment.id}>{segmentChangeInWords(one, tonight, writing)}</li>
           ))}
         </Box>
       )}

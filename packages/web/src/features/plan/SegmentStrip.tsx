@@ -9,9 +9,17 @@ import {
   type Modifier,
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
-import { isPitched, type AccidentalPreference } from '@wide-fern/core';
-import { lengthInFigures, isTooLong, keyPath, strideInWords, wordingFor } from '@wide-fern/words';
+import { isPitched, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
+import {
+  isTooLong,
+  keyPath,
+  lengthInFigures,
+  notPossibleInWords,
+  strideInWords,
+  wordingFor,
+} from '@wide-fern/words';
 import type { ReactNode } from 'react';
+import { Attention } from '../../ui/Attention';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
 import type { TimeAxis } from '../../music/lanes/geometry';
@@ -32,6 +40,7 @@ function StripItem({
   place,
   width,
   bandsWording,
+  not,
   isChosen,
   mayEdit,
   onChoose,
@@ -40,6 +49,8 @@ function StripItem({
   readonly place: number;
   readonly width: number;
   readonly bandsWording: { readonly path: string };
+  /** What of it the place does not allow, in words. */
+  readonly not: string | undefined;
   readonly isChosen: boolean;
   readonly mayEdit: boolean;
   readonly onChoose: () => void;
@@ -51,7 +62,10 @@ function StripItem({
   const room = roomFor(name, width);
   const talkShare = (100 * computed.talk) / Math.max(1, computed.seconds);
   const length = lengthInFigures(computed.placed.shown);
-  const stuck = computed.keys.kind !== 'none' && !computed.keys.sung;
+  const { keys } = computed;
+  // Nobody can sing it, or somebody has to go beyond what they can.
+  const stuck =
+    keys.kind !== 'none' && (!keys.sung || (keys.kind === 'ladder' && !!keys.sung.beyond));
   const path = isPitched(segment.exercise.music) ? bandsWording.path : '';
   const pathFits = room === 'all' && width >= (length.length + path.length) * 6.4 + 22;
   return (
@@ -71,7 +85,7 @@ function StripItem({
         as="button"
         data-segment={segment.id}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}`}
+        aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}`}
         onClick={onChoose}
         {...listeners}
         tabIndex={isChosen ? 0 : -1}
@@ -133,6 +147,7 @@ function StripItem({
               overflowWrap="normal"
             >
               {name}
+              {not && <Attention words={not} />}
             </Name>
             {room === 'all' && (
               <Box color="inkSoft" whiteSpace="nowrap" overflow="hidden">
@@ -156,6 +171,14 @@ function StripItem({
   );
 }
 
+/** Arrows lead from one segment to the next; to the first and the last by their own keys. */
+const places: Readonly<Record<string, number>> = {
+  ArrowLeft: -1,
+  ArrowRight: 1,
+  Home: -Infinity,
+  End: Infinity,
+};
+
 /** The segments in order and to scale; they are chosen here, and dragged to another place. */
 export function SegmentStrip({
   plan,
@@ -163,18 +186,24 @@ export function SegmentStrip({
   label,
   chosen,
   mayEdit,
-  accidentals,
+  writing,
+  forbids,
   onChoose,
+  onGo,
   onMove,
   free,
 }: {
   readonly plan: EvaluatedPlan;
   readonly axis: TimeAxis;
-  readonly label: string;
+  readonly label: ReactNode;
   readonly chosen: string | null;
   readonly mayEdit: boolean;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
+  /** What the place does not allow. */
+  readonly forbids: readonly PlaceNeed[];
   readonly onChoose: (segment: string) => void;
+  /** To another segment, so many places on. */
+  readonly onGo: (by: number) => void;
   readonly onMove: (segment: string, to: number) => void;
   /** What stands in the time left over. */
   readonly free: ReactNode;
@@ -190,7 +219,7 @@ export function SegmentStrip({
       <Box
         position="absolute"
         left={axis.left > 80 ? '24px' : '16px'}
-        top="18px"
+        top="12px"
         color="inkSoft"
         fontSize="12px"
       >
@@ -213,10 +242,16 @@ export function SegmentStrip({
             top={0}
             borderTopWidth="1px"
             listStyleType="none"
+            onKeyDown={(event) => {
+              const by = places[event.key];
+              if (by === undefined || event.shiftKey) return;
+              event.preventDefault();
+              onGo(by);
+            }}
           >
             {plan.segments.map((evaluated, i) => {
               const { segment, computed } = evaluated;
-              const wording = wordingFor(plan.document.tonight.sections, segment, accidentals);
+              const wording = wordingFor(plan.document.tonight.sections, segment, writing);
               return (
                 <StripItem
                   key={segment.id}
@@ -224,6 +259,7 @@ export function SegmentStrip({
                   place={i + 1}
                   width={axis.x(computed.placed.to) - axis.x(computed.placed.from)}
                   bandsWording={{ path: keyPath(computed.keys, wording) }}
+                  not={notPossibleInWords(segment.exercise.needs, forbids)}
                   isChosen={segment.id === chosen}
                   mayEdit={mayEdit}
                   onChoose={() => onChoose(segment.id)}

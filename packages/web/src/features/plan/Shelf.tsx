@@ -3,17 +3,21 @@ import { useQuery } from '@tanstack/react-query';
 import type { Exercise, Wish } from '@wide-fern/contract';
 import {
   type Tonight,
+  askedFor,
+  isFound,
   isPitched,
   own,
   phases,
-  plainWords,
-  type AccidentalPreference,
+  type PlaceNeed,
+  type NoteWriting,
 } from '@wide-fern/core';
 import {
   figured,
   lengthInFigures,
+  notPossibleInWords,
   phaseWords,
-  searchWords,
+  searched,
+  understoodInWords,
   keyPath,
   wordingFor,
 } from '@wide-fern/words';
@@ -26,19 +30,14 @@ import { Label, Name, WordButton } from '../../ui/words';
 import { PatternFigure } from '../../music/figures/PatternFigure';
 
 /** What an exercise would be tonight: its length and its keys. */
-function preview(exercise: Exercise, tonight: Tonight, accidentals: AccidentalPreference) {
+function preview(exercise: Exercise, tonight: Tonight, writing: NoteWriting) {
   const computed = candidate(exercise, tonight);
-  const wording = wordingFor(tonight.sections, { exercise }, accidentals);
+  const wording = wordingFor(tonight.sections, { exercise }, writing);
   return {
     length: lengthInFigures(computed.seconds),
     path: keyPath(computed.keys, wording),
   };
 }
-
-const matches = (exercise: Exercise, words: readonly string[]): boolean => {
-  const all = searchWords(exercise);
-  return words.every((word) => all.includes(word));
-};
 
 /** More lines than this nobody looks through; the words at the top find the others. */
 const mostShown = 180;
@@ -70,33 +69,37 @@ function useShelved() {
 export default function Shelf({
   tonight,
   wishes,
-  accidentals,
+  forbids,
+  writing,
   onTake,
   onClose,
 }: {
   readonly tonight: Tonight;
   /** What judged runs of pieces ask for. */
   readonly wishes: readonly Wish[];
-  readonly accidentals: AccidentalPreference;
+  /** What the place does not allow. */
+  readonly forbids: readonly PlaceNeed[];
+  readonly writing: NoteWriting;
   readonly onTake: (exercise: Exercise) => void;
   readonly onClose: () => void;
 }) {
   const [words, setWords] = useState('');
   const { exercises, isFetching, error, retry } = useShelved();
   const found = useMemo(() => {
-    const wanted = plainWords(words).trim().split(/\s+/);
-    return exercises.filter((exercise) => matches(exercise, wanted));
+    const asked = askedFor(words);
+    return exercises.filter((exercise) => isFound(searched(exercise), asked));
   }, [exercises, words]);
+  const understood = understoodInWords(askedFor(words));
   const shown = found.slice(0, mostShown);
   // Worked out when it is first shown, for the sections and names in force.
   const known = useMemo(() => {
     const previews = new Map<Exercise, ReturnType<typeof preview>>();
     return (exercise: Exercise) => {
-      const found = previews.get(exercise) ?? preview(exercise, tonight, accidentals);
+      const found = previews.get(exercise) ?? preview(exercise, tonight, writing);
       previews.set(exercise, found);
       return found;
     };
-  }, [tonight, accidentals]);
+  }, [tonight, writing]);
   return (
     <Box
       as="section"
@@ -114,7 +117,7 @@ export default function Shelf({
         </Name>
         <Input
           aria-label="Look for an exercise"
-          placeholder="name or purpose"
+          placeholder="flat, siren, tired, a name …"
           value={words}
           onChange={(event) => setWords(event.currentTarget.value)}
           autoFocus
@@ -131,6 +134,7 @@ export default function Shelf({
               : found.length > shown.length
                 ? `${shown.length} of ${found.length} exercises; type a word to find the others`
                 : `${figured(found.length, 'exercise', 'exercises')}; each goes where its phase belongs`}
+          {understood && `. Taken ${understood}.`}
         </Label>
         <WordButton ml="auto" fontSize="13px" onClick={onClose}>
           back to the bench
@@ -168,48 +172,71 @@ export default function Shelf({
               <Label as="h3" fontWeight={650} borderBottomWidth="1px">
                 {phaseWords[phase]}
               </Label>
-              {here.map((exercise) => {
-                const { length, path } = known(exercise);
-                return (
-                  <Box
-                    as="button"
-                    key={exercise.id}
-                    aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}`}
-                    onClick={() => onTake(exercise)}
-                    display="grid"
-                    gridTemplateColumns={
-                      isPitched(exercise.music) ? '1fr 44px 76px 34px' : '1fr 34px'
-                    }
-                    alignItems="center"
-                    gap="6px"
-                    w="100%"
-                    minH="26px"
-                    textAlign="left"
-                    fontSize="13px"
-                    cursor="pointer"
-                    _hover={{ bg: 'sunk' }}
-                  >
-                    <Name as="span" fontSize="15px" truncate>
-                      {exercise.name}
-                    </Name>
-                    {isPitched(exercise.music) && (
-                      <>
-                        <PatternFigure music={exercise.music} width={44} height={18} small />
-                        <Box as="span" whiteSpace="nowrap">
-                          {path}
-                        </Box>
-                      </>
-                    )}
-                    <Box as="span" textAlign="right" color="inkSoft">
-                      {length}
-                    </Box>
-                  </Box>
-                );
-              })}
+              {here.map((exercise) => (
+                <ShelfRow
+                  key={exercise.id}
+                  exercise={exercise}
+                  known={known(exercise)}
+                  not={notPossibleInWords(exercise.needs, forbids)}
+                  onTake={() => onTake(exercise)}
+                />
+              ))}
             </Box>
           );
         })}
       </Box>
+    </Box>
+  );
+}
+
+/** One exercise that can be taken: its name and figure, its keys and length tonight, and what the place forbids. */
+function ShelfRow({
+  exercise,
+  known: { length, path },
+  not,
+  onTake,
+}: {
+  readonly exercise: Exercise;
+  readonly known: ReturnType<typeof preview>;
+  /** What it needs that is not possible there, in words. */
+  readonly not: string | undefined;
+  readonly onTake: () => void;
+}) {
+  return (
+    <Box
+      as="button"
+      aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}${not ? `. ${not}` : ''}`}
+      onClick={onTake}
+      display="grid"
+      gridTemplateColumns={isPitched(exercise.music) ? '1fr 44px 76px 34px' : '1fr 34px'}
+      alignItems="center"
+      gap="6px"
+      w="100%"
+      minH="26px"
+      textAlign="left"
+      fontSize="13px"
+      cursor="pointer"
+      _hover={{ bg: 'sunk' }}
+    >
+      <Name as="span" fontSize="15px" truncate>
+        {exercise.name}
+      </Name>
+      {isPitched(exercise.music) && (
+        <>
+          <PatternFigure music={exercise.music} width={44} height={18} small />
+          <Box as="span" whiteSpace="nowrap">
+            {path}
+          </Box>
+        </>
+      )}
+      <Box as="span" textAlign="right" color="inkSoft">
+        {length}
+      </Box>
+      {not && (
+        <Box as="span" gridColumn="1 / -1" color="sporeText" mt="-4px" pb="2px">
+          {not}
+        </Box>
+      )}
     </Box>
   );
 }

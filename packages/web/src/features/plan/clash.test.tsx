@@ -34,6 +34,7 @@ describe('two versions of a plan', () => {
 
   it('are told with who and when, and only what differs is listed', () => {
     showClash(after(choose('pulley', { repetitions: 5 })), after(takeOut('narrow-hum')));
+    expect(window.document.activeElement).toBe(screen.getByRole('alertdialog'));
     expect(screen.getByRole('heading').textContent).toBe(
       'This plan was changed by Joss Whitlam at 19:12, while you changed it here.',
     );

@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
 import type { Evening, SavePlan } from '@wide-fern/contract';
-import { emptyDocument } from '@wide-fern/plan';
+import { emptyDocument, takeOut } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { ids, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
@@ -25,6 +25,7 @@ const evening: Evening = {
   tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
   pieces: [],
   withEveryone: [...tonight.sections] as Evening['withEveryone'],
+  asUsual: [...tonight.sections] as Evening['asUsual'],
   wishes: [],
 };
 const document = documentOf('coat-off', 'narrow-hum', 'pulley');
@@ -39,6 +40,7 @@ const strip = () => screen.getByRole('list', { name: /segments/i });
 const segments = () => within(strip()).getAllByRole('button');
 const current = () =>
   segments().find((one) => one.getAttribute('aria-current') === 'true')?.dataset.segment;
+const focused = () => (window.document.activeElement as HTMLElement | null)?.dataset.segment;
 const said = () =>
   screen
     .getAllByRole('status')
@@ -52,6 +54,16 @@ describe('a plan on the page', () => {
     expect(window.document.body.textContent).toMatch(/\d:\d\d of 15:00/);
     expect(screen.getByRole('img', { name: /^The range weave/ })).toBeTruthy();
     expect(segments()).toHaveLength(3);
+  });
+
+  it('marks what the place does not allow', async () => {
+    const standing = documentOf('coat-off', 'narrow-hum');
+    standing.segments[0]!.exercise = { ...standing.segments[0]!.exercise, needs: ['standing'] };
+    const store = createPlanStore(planOf(standing), emptyDocument(tonight));
+    const seated = { ...evening, forbids: ['standing' as const] };
+    await show(<PlanView evening={seated} item="warm-up" store={store} />);
+    const marked = segments().map((one) => /does not allow/.test(one.getAttribute('aria-label')!));
+    expect(marked).toEqual([true, false]);
   });
 
   it('opens a segment that is chosen, and walks on by key', async () => {
@@ -87,6 +99,35 @@ describe('a plan on the page', () => {
     press('ArrowLeft', { shiftKey: true });
     expect(idsOf(store.getState().document)).toEqual(['coat-off', 'pulley', 'narrow-hum']);
     await waitFor(() => expect(said()).toMatch(/Pulley/));
+  });
+
+  it('says what was undone, and what was done again', async () => {
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    act(() => void store.getState().edit(takeOut('pulley')));
+    act(() => store.getState().undo());
+    expect(said()).toContain('Undone: Pulley added as number 3.');
+    press('U', { shiftKey: true });
+    expect(said()).toContain('Done again: Pulley left out.');
+  });
+
+  it('goes along its segments by the arrows, and the focus goes along', async () => {
+    await view();
+    fireEvent.click(segments()[0]!);
+    fireEvent.keyDown(segments()[0]!, { key: 'ArrowRight' });
+    expect(current()).toBe('narrow-hum');
+    await waitFor(() => expect(focused()).toBe('narrow-hum'));
+    fireEvent.keyDown(segments()[1]!, { key: 'End' });
+    expect(current()).toBe('pulley');
+    fireEvent.keyDown(segments()[2]!, { key: 'Home' });
+    expect(current()).toBe('coat-off');
+  });
+
+  it('keeps the focus among the segments when one is left out', async () => {
+    await view();
+    fireEvent.click(segments()[1]!);
+    fireEvent.click(await screen.findByRole('button', { name: 'leave out' }));
+    await waitFor(() => expect(focused()).toBe('pulley'));
   });
 
   it('lists its keys, and can do without letters', async () => {

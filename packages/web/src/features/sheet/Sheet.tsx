@@ -10,15 +10,22 @@ import {
   wordingFor,
   type Clock,
 } from '@wide-fern/words';
+import { lazy, Suspense, useMemo } from 'react';
 import {
+  choirScore,
   firstNotes,
+  plainScore,
   isPitched,
   noteInKey,
   tonicName,
-  type AccidentalPreference,
+  type NoteWriting,
+  type Section,
   type MidiNote,
 } from '@wide-fern/core';
 import { itemTime, evaluate, type Evaluated, type EvaluatedPlan } from '@wide-fern/plan';
+
+/** The engraver comes when there is something to engrave. */
+const ScoreStaff = lazy(() => import('../../music/notation/ScoreStaff'));
 
 export type Paper = 'a4' | 'letter';
 
@@ -30,7 +37,7 @@ export function Sheet({
   paper,
   choir,
   timeZone,
-  accidentals,
+  writing,
 }: {
   readonly evening: Evening;
   readonly item: string;
@@ -38,7 +45,7 @@ export function Sheet({
   readonly paper: Paper;
   readonly choir: string;
   readonly timeZone: string;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const { start, allotted } = itemTime(evening, item);
   const plan = evaluate(document, allotted);
@@ -61,7 +68,7 @@ export function Sheet({
             plan={plan}
             start={start}
             clock={clock}
-            accidentals={accidentals}
+            writing={writing}
           />
         ))}
       </ol>
@@ -95,18 +102,18 @@ function SheetSegment({
   plan,
   start,
   clock,
-  accidentals,
+  writing,
 }: {
   readonly evaluated: Evaluated;
   readonly plan: EvaluatedPlan;
   readonly start: number;
   readonly clock: Clock;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const { segment, computed } = evaluated;
   const { exercise, choices } = segment;
   const { sections } = plan.document.tonight;
-  const wording = wordingFor(sections, segment, accidentals);
+  const wording = wordingFor(sections, segment, writing);
   const { keys } = computed;
   const moves =
     keys.kind === 'ladder' && keys.sung ? movesInWords(keys.sung, keys.problem, wording) : [];
@@ -121,9 +128,12 @@ function SheetSegment({
         <h2>
           {exercise.name} <small>{exercise.figure}</small>
         </h2>
-        <p>
-          <strong>{exercise.cue}</strong> {exercise.purpose}
-        </p>
+        {(exercise.cue || exercise.purpose) && (
+          <p>
+            <strong>{exercise.cue}</strong> {exercise.purpose}
+          </p>
+        )}
+        <SheetStaff evaluated={evaluated} sections={sections} writing={writing} />
         {music.kind === 'body' && <p>{music.moves.join(' ')}</p>}
         {music.kind === 'spoken' && <p>“{music.lines.join(' ')}”</p>}
         <p>
@@ -142,7 +152,7 @@ function SheetSegment({
                 <th scope="col">Key</th>
                 {keys.sung.tonics.map((tonic, i) => (
                   <th key={i} scope="col">
-                    {tonicName(tonic, wording.mode, accidentals)}
+                    {tonicName(tonic, wording.mode, writing)}
                   </th>
                 ))}
               </tr>
@@ -166,6 +176,38 @@ function SheetSegment({
   );
 }
 
+/** The notes and words in the first key: one line where all sing alike, else every part. */
+function SheetStaff({
+  evaluated: { segment, computed },
+  sections,
+  writing,
+}: {
+  readonly evaluated: Evaluated;
+  readonly sections: readonly Section[];
+  readonly writing: NoteWriting;
+}) {
+  const { exercise, choices } = segment;
+  const score = useMemo(() => {
+    const { kind } = exercise.music;
+    const isAlike = kind === 'pattern' || kind === 'glide' || kind === 'hold' || kind === 'round';
+    const tonic = computed.repetitions[0]?.tonic;
+    return isAlike
+      ? plainScore(exercise, choices.tempo, [trebleOf(tonic ?? 60)])
+      : choirScore(exercise, choices.tempo, sections, computed.repetitions.slice(0, 1));
+  }, [exercise, choices.tempo, sections, computed]);
+  if (!score || score.keys.length === 0) return null;
+  return (
+    <div className="sheet-staff">
+      <Suspense fallback={null}>
+        <ScoreStaff score={score} writing={writing} />
+      </Suspense>
+    </div>
+  );
+}
+
+/** The tonic where a treble reads it: men sing it an octave below. */
+const trebleOf = (tonic: MidiNote): MidiNote => (tonic < 55 ? trebleOf(tonic + 12) : tonic);
+
 /** A part's first note in one key, spelled in that key; or that it rests. */
 function startingNote(
   note: MidiNote | 'rest' | undefined,
@@ -173,5 +215,5 @@ function startingNote(
   wording: Wording,
 ): string {
   if (note === undefined || note === 'rest') return note ?? '';
-  return noteInKey(note, key, wording.mode, wording.accidentals);
+  return noteInKey(note, key, wording.mode, wording.writing);
 }

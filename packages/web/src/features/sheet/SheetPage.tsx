@@ -24,7 +24,7 @@ export default function SheetPage() {
   );
   const error = evening.error ?? plan.error;
   const back = `/evenings/${eveningId}/plan/${item}`;
-  if (error) {
+  if (error && !(evening.data && plan.data !== undefined)) {
     const retry = () => {
       void evening.refetch();
       void plan.refetch();
@@ -76,7 +76,7 @@ export default function SheetPage() {
         paper={paper}
         choir={choir.name}
         timeZone={choir.timeZone}
-        accidentals={choir.accidentals}
+        writing={choir.writing}
       />
     </Box>
   );

@@ -1,3 +1,5 @@
+import { ChakraProvider } from '@chakra-ui/react';
+import { system } from '../../ui/system';
 import { cleanup, render, screen, within } from '@testing-library/react';
 import type { Evening, PlanDocument } from '@wide-fern/contract';
 import { choose, performAll } from '@wide-fern/plan';
@@ -18,20 +20,23 @@ const evening = {
   tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
   pieces: [],
   withEveryone: [],
+  asUsual: [],
   wishes: [],
 } as unknown as Evening;
 
 const sheet = (document: PlanDocument) =>
   render(
-    <Sheet
-      evening={evening}
-      item="warm-up"
-      document={document}
-      paper="a4"
-      choir="Quarry Lane Singers"
-      timeZone="Europe/London"
-      accidentals="flats"
-    />,
+    <ChakraProvider value={system}>
+      <Sheet
+        evening={evening}
+        item="warm-up"
+        document={document}
+        paper="a4"
+        choir="Quarry Lane Singers"
+        timeZone="Europe/London"
+        writing="flats"
+      />
+    </ChakraProvider>,
   );
 const rows = (table: HTMLElement) =>
   within(table)
@@ -77,8 +82,14 @@ describe('the sheet for the stand', () => {
     expect(document.body.textContent).toContain(music.moves[0]!);
   });
 
+  it('has the notes of the first key', async () => {
+    sheet(documentOf('slate-steps'));
+    const staff = await screen.findByRole('img', { name: /major/ });
+    expect(staff.getAttribute('aria-label')).toContain('A3 B3 C♯4 D4 E4');
+  });
+
   it('says that no key works where none does', () => {
-    sheet(performAll(documentOf('pulley'), [choose('pulley', { start: 110 })]));
+    sheet(performAll(documentOf('pulley'), [choose('pulley', { repetitions: 24, step: 4 })]));
     expect(screen.getByText('No key works for everyone.')).toBeTruthy();
     expect(screen.queryByRole('table')).toBeNull();
   });

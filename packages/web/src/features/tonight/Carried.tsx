@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { dateInWords } from '@wide-fern/words';
 import { useQuery } from '@tanstack/react-query';
 import type { Evening } from '@wide-fern/contract';
 import { pieceQuery } from '@wide-fern/client';
@@ -24,10 +25,6 @@ export function Carried({
   });
   if (!wish) return null;
   const { skill, title } = wish;
-  const date = (day: string) =>
-    new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
-      new Date(`${day}T00:00:00Z`),
-    );
   const runs = [...(piece.data?.judgements ?? [])].reverse().slice(-4);
   const seconds = plan.segments
     .filter(({ segment }) => segment.exercise.purposes.includes(skill))
@@ -46,7 +43,7 @@ export function Carried({
           skill=""
           left={22}
           runs={runs.map(({ judgedOn, scores }) => ({
-            date: date(judgedOn),
+            date: dateInWords(judgedOn),
             score: scores.find((one) => one.skill === skill)?.score,
           }))}
           isTarget

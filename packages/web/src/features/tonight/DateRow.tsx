@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { EveningSummary } from '@wide-fern/contract';
+import { dayInWords, shortDay } from '@wide-fern/words';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Name, WordButton, WordLink } from '../../ui/words';
@@ -25,13 +26,6 @@ export function DateRow({
   );
   const [moved, setMoved] = useState(0);
   const { row, before, after } = around(evenings, home + moved, room);
-  const short = new Intl.DateTimeFormat('en-GB', { timeZone, day: 'numeric', month: 'short' });
-  const long = new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    weekday: 'short',
-    day: 'numeric',
-    month: 'short',
-  });
   return (
     <Flex
       as="nav"
@@ -55,7 +49,7 @@ export function DateRow({
       )}
       {row.map(({ id, name, startsAt }) => {
         const isCurrent = id === current;
-        const date = (isCurrent ? long : short).format(new Date(startsAt)).replace(',', '');
+        const date = (isCurrent ? dayInWords : shortDay)(startsAt, timeZone);
         return (
           <Box
             key={id}

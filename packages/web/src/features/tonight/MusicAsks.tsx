@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import { noteName, own, type AccidentalPreference } from '@wide-fern/core';
+import { noteName, own, type NoteWriting } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
 import { SvgText } from '../../ui/SvgText';
 import { Label } from '../../ui/words';
@@ -21,10 +21,10 @@ export function pieceLetters(titles: readonly string[]): string[] {
 /** What tonight's music asks of each part: a stem a piece over tonight's band. */
 export function MusicAsks({
   evening,
-  accidentals,
+  writing,
 }: {
   readonly evening: Evening;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const { pieces, tonight } = evening;
   const letters = pieceLetters(pieces.map(({ title }) => title));
@@ -45,7 +45,7 @@ export function MusicAsks({
           const step = Math.min(14, (lane.width - 8) / Math.max(1, pieces.length));
           const need = tonight.needs.find(({ part }) => part === band.id);
           const said = need
-            ? `${band.many}: ${noteName(need.lowest, accidentals)} in ${need.lowestIn} to ${noteName(need.highest, accidentals)} in ${need.highestIn}`
+            ? `${band.many}: ${noteName(need.lowest, writing)} in ${need.lowestIn} to ${noteName(need.highest, writing)} in ${need.highestIn}`
             : `${band.many}: nothing`;
           const above = need && need.highest > top;
           const below = need && need.lowest < bottom;
@@ -79,7 +79,7 @@ export function MusicAsks({
                     stroke={hue}
                   />
                   <SvgText x={lane.gutter - 5} y={y(midi) + 4} textAnchor="end">
-                    {noteName(midi, accidentals)}
+                    {noteName(midi, writing)}
                   </SvgText>
                 </g>
               ))}
@@ -121,9 +121,9 @@ export function MusicAsks({
               })}
               <SvgText x={lane.gutter} y={lane.height + lane.foot + 12} ink="ink" weight={650}>
                 {above
-                  ? `${noteName(need.highest, accidentals)} above`
+                  ? `${noteName(need.highest, writing)} above`
                   : below
-                    ? `${noteName(need.lowest, accidentals)} below`
+                    ? `${noteName(need.lowest, writing)} below`
                     : ''}
               </SvgText>
             </svg>

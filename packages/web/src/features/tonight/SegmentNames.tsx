@@ -1,4 +1,4 @@
-import type { AccidentalPreference, Section } from '@wide-fern/core';
+import type { NoteWriting, Section } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
 import { keyPath, lengthInFigures, strideInWords, wordingFor } from '@wide-fern/words';
 import type { TimeAxis } from '../../music/lanes/geometry';
@@ -11,7 +11,7 @@ import { nameLines } from './nameLines';
 export function SegmentNames({
   evaluated,
   sections,
-  accidentals,
+  writing,
   axis,
   top,
   bottom,
@@ -19,7 +19,7 @@ export function SegmentNames({
 }: {
   readonly evaluated: Evaluated;
   readonly sections: readonly Section[];
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly axis: TimeAxis;
   readonly top: number;
   readonly bottom: number;
@@ -31,7 +31,7 @@ export function SegmentNames({
   const to = axis.x(computed.placed.to);
   const room = to - from;
   const { name } = segment.exercise;
-  const wording = wordingFor(sections, segment, accidentals);
+  const wording = wordingFor(sections, segment, writing);
   const path = keyPath(computed.keys, wording) || strideInWords(segment);
   const length = lengthInFigures(computed.placed.shown);
   const { size, lines } = nameLines(name, room);

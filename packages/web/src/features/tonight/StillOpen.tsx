@@ -39,7 +39,7 @@ export function StillOpen({
     plan,
     planned,
     clock,
-    accidentals: choir.accidentals,
+    writing: choir.writing,
   });
   // A reader is not told whether small sections are known.
   const open = mayEdit ? all : all.filter(({ id }) => id !== 'nobody');

@@ -1,5 +1,5 @@
 import type { Evening } from '@wide-fern/contract';
-import type { AccidentalPreference } from '@wide-fern/core';
+import type { NoteWriting } from '@wide-fern/core';
 import { color } from '../../ui/color';
 import { EveningBand } from '../../music/lanes/EveningBand';
 import { timeAxis, lanes } from '../../music/lanes/geometry';
@@ -21,7 +21,7 @@ export function TonightBands({
   start,
   clock,
   width,
-  accidentals,
+  writing,
 }: {
   readonly evening: Evening;
   readonly item: string;
@@ -29,7 +29,7 @@ export function TonightBands({
   readonly start: number;
   readonly clock: Clock;
   readonly width: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const { sections, needs } = plan.document.tonight;
   const deciding = decidingNeed(plan.document.tonight);
@@ -78,7 +78,7 @@ export function TonightBands({
         axis={axis}
         segments={plan.segments}
         need={needs.find(({ part }) => part === band.id)}
-        accidentals={accidentals}
+        writing={writing}
         labelX={narrow ? 2 : 8}
       />
       {plan.segments.map((evaluated) => (
@@ -86,7 +86,7 @@ export function TonightBands({
           key={evaluated.segment.id}
           evaluated={evaluated}
           sections={sections}
-          accidentals={accidentals}
+          writing={writing}
           axis={axis}
           top={rows.names}
           bottom={bottom}

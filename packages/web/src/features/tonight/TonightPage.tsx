@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { EveningSummary } from '@wide-fern/contract';
+import type { NoteWriting } from '@wide-fern/core';
 import {
   movesInWords,
   clockIn,
@@ -16,6 +17,7 @@ import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/cl
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
+import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Label, Name, WordLink } from '../../ui/words';
 import { useWidth } from '../../ui/useSize';
@@ -26,6 +28,8 @@ import {
   type EvaluatedPlan,
   sectionsChange,
 } from '@wide-fern/plan';
+import { askedSigns } from '../../music/figures/signWords';
+import { laneSigns } from '../../music/lanes/signWords';
 import { DateRow } from './DateRow';
 import { FirstSteps } from './FirstSteps';
 import { nextEvening } from '../../here/dates';
@@ -36,14 +40,14 @@ import { StillOpen } from './StillOpen';
 import { WhoIsHere } from './WhoIsHere';
 
 /** What the parts do in each segment where they do not simply sing, in words. */
-function movesBySegment(plan: EvaluatedPlan, accidentals: 'flats' | 'sharps') {
+function movesBySegment(plan: EvaluatedPlan, writing: NoteWriting) {
   const { sections } = plan.document.tonight;
   return plan.segments.flatMap(({ segment, computed }) => {
     if (computed.keys.kind !== 'ladder' || !computed.keys.sung) return [];
     const words = movesInWords(
       computed.keys.sung,
       computed.keys.problem,
-      wordingFor(sections, segment, accidentals),
+      wordingFor(sections, segment, writing),
     ).join('; ');
     return words ? [{ id: segment.id, name: segment.exercise.name, words }] : [];
   });
@@ -62,7 +66,7 @@ export default function TonightPage() {
       </Frame>
     );
   }
-  if (evenings.isError) {
+  if (evenings.isError && !evenings.data) {
     return (
       <Frame place="Tonight">
         <Failed message={messageOf(evenings.error)} onRetry={() => void evenings.refetch()} />
@@ -110,6 +114,8 @@ export default function TonightPage() {
   );
 }
 
+const tonightSigns = [...laneSigns, ...askedSigns];
+
 function NextEvening({
   summary,
   width,
@@ -119,6 +125,7 @@ function NextEvening({
 }) {
   const { choir, mayEdit } = useHere();
   const navigate = useNavigate();
+  const signs = useSigns('tonight');
   const evening = useQuery(eveningQuery(choir.id, summary.id));
   const item = evening.data?.agenda.find(({ kind }) => kind === 'warm-up')?.id ?? 'warm-up';
   const stored = useQuery(planQuery({ choir: choir.id, evening: summary.id, item }));
@@ -130,7 +137,7 @@ function NextEvening({
   }, [evening.data, stored.data, item]);
 
   const error = evening.error ?? stored.error;
-  if (error) {
+  if (error && !plan) {
     const retry = () => {
       void evening.refetch();
       void stored.refetch();
@@ -142,9 +149,9 @@ function NextEvening({
   const when = whenInWords(summary.startsAt, Date.now(), choir.timeZone);
   const change = sectionsChange(plan.document, evening.data.tonight);
   const misfits = change?.segments.filter((one) => one.change.misfits.length > 0).length ?? 0;
-  const { sentence, act } = readiness(when, plan, choir.accidentals, misfits, !mayEdit);
+  const { sentence, act } = readiness(when, plan, choir.writing, misfits, !mayEdit);
   const { start } = itemTime(evening.data, item);
-  const moves = movesBySegment(plan, choir.accidentals);
+  const moves = movesBySegment(plan, choir.writing);
   const margin = width < 700 ? 16 : 40;
   return (
     <Box px={`${margin}px`} pt="16px" pb="24px">
@@ -193,7 +200,7 @@ function NextEvening({
         start={start}
         clock={clock}
         width={width - 2 * margin}
-        accidentals={choir.accidentals}
+        writing={choir.writing}
       />
       {plan.segments.length > 0 && (
         <Flex mt="6px" gap="24px" fontSize="13px" wrap="wrap" justify="space-between">
@@ -215,12 +222,16 @@ function NextEvening({
             <WordLink fontSize="13px" to={`/evenings/${summary.id}/sheet/${item}`}>
               sheet for the stand
             </WordLink>
+            <Box as="span" ml="14px">
+              <SignsWord {...signs} />
+            </Box>
           </Box>
         </Flex>
       )}
+      {plan.segments.length > 0 && <Signs shown={signs} signs={tonightSigns} />}
       <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="32px" wrap="wrap">
-        <WhoIsHere evening={evening.data} mayEdit={mayEdit} accidentals={choir.accidentals} />
-        <MusicAsks evening={evening.data} accidentals={choir.accidentals} />
+        <WhoIsHere evening={evening.data} mayEdit={mayEdit} writing={choir.writing} />
+        <MusicAsks evening={evening.data} writing={choir.writing} />
         <Carried evening={evening.data} plan={plan} />
         <StillOpen
           evening={evening.data}

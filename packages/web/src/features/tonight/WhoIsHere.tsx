@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import { conditionWords, absenceInWords } from '@wide-fern/words';
-import { type AccidentalPreference } from '@wide-fern/core';
+import { absenceInWords, conditionWords, statesInWords } from '@wide-fern/words';
+import { type NoteWriting } from '@wide-fern/core';
 import { hueOf } from '../../ui/color';
 import { Label, WordLink } from '../../ui/words';
 
@@ -12,18 +12,21 @@ const mostStrokes = 14;
 export function WhoIsHere({
   evening,
   mayEdit,
-  accidentals,
+  writing,
 }: {
   readonly evening: Evening;
   readonly mayEdit: boolean;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
-  const { tonight, withEveryone } = evening;
+  const { tonight, withEveryone, asUsual } = evening;
   const { sections, condition = 'rested' } = tonight;
   const changes = sections.flatMap((band) => {
     const everyone = withEveryone.find(({ id }) => id === band.id);
-    const words = everyone && absenceInWords(band, everyone.comfort, accidentals);
-    return words ? [{ id: band.id, words }] : [];
+    const usual = asUsual.find(({ id }) => id === band.id);
+    if (!everyone || !usual) return [];
+    const absent = absenceInWords(band, everyone.comfort, writing);
+    const states = statesInWords(band.many, everyone.comfort, usual.comfort, writing);
+    return [states, absent].flatMap((words) => (words ? [{ id: band.id + words, words }] : []));
   });
   return (
     <Box flex="1 1 240px">

@@ -36,7 +36,7 @@ const open = (of: Partial<Evening>, made = plan('tuning'), isEmpty = false) =>
       plan: made,
       planned: [{ id: 'cool-down', isEmpty }],
       clock: (moment) => new Date(moment).toISOString().slice(11, 16),
-      accidentals: 'flats',
+      writing: 'flats',
     },
   );
 

@@ -1,5 +1,5 @@
 import type { Evening } from '@wide-fern/contract';
-import type { AccidentalPreference } from '@wide-fern/core';
+import type { NoteWriting } from '@wide-fern/core';
 import { openFacts, type EvaluatedPlan, type OpenFact, type PlannedItem } from '@wide-fern/plan';
 import { openInWords } from '@wide-fern/words';
 
@@ -60,7 +60,7 @@ export const openDecisions = (
     plan,
     planned,
     clock,
-    accidentals,
+    writing,
   }: {
     /** The warm-up that Tonight shows. */
     readonly item: string;
@@ -68,11 +68,11 @@ export const openDecisions = (
     /** The other items that are planned by themselves. */
     readonly planned: readonly PlannedItem[];
     readonly clock: (moment: number) => string;
-    readonly accidentals: AccidentalPreference;
+    readonly writing: NoteWriting;
   },
 ): OpenDecision[] =>
   openFacts(evening, item, plan, planned).map((fact) => ({
     id: idOf(fact),
-    ...openInWords(fact, { clock, accidentals }),
+    ...openInWords(fact, { clock, writing }),
     to: placeOf(fact, evening, item),
   }));

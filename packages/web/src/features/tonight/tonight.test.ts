@@ -45,8 +45,12 @@ describe('the sentence of Tonight', () => {
   });
   it('says what stands in the way', () => {
     expect(say(documentOf('coat-off'), 60).sentence).toBe('Tuesday’s warm-up is 0:10 too long.');
-    const stuck = performAll(documentOf('pulley'), [choose('pulley', { start: 110 })]);
+    const stuck = performAll(documentOf('pulley'), [
+      choose('pulley', { repetitions: 24, step: 4 }),
+    ]);
     expect(say(stuck).sentence).toContain('“Pulley” has no key that everyone can sing');
+    const beyond = performAll(documentOf('pulley'), [choose('pulley', { start: 80 })]);
+    expect(say(beyond).sentence).toMatch(/is planned, but “Pulley” goes beyond the reach of the /);
   });
   it('is Tonight on the day itself, by the choir’s clock', () => {
     const moment = '2026-12-01T19:30:00Z';

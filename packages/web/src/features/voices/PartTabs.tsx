@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { AccidentalPreference } from '@wide-fern/core';
+import type { NoteWriting } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
 import { pitchAxis } from './drawing/geometry';
 import type { SectionView } from './model/section';
@@ -9,12 +9,12 @@ import { rangeInFigures } from '@wide-fern/words';
 export function PartTabs({
   sections,
   chosen,
-  accidentals,
+  writing,
   onChoose,
 }: {
   readonly sections: readonly SectionView[];
   readonly chosen: string;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onChoose: (part: string) => void;
 }) {
   // One axis for all of them, so that their places can be compared.
@@ -23,11 +23,15 @@ export function PartTabs({
     { left: 0, right: 100 },
   );
   return (
-    <Flex
+    <Box
       role="group"
       aria-label="Sections"
-      gap={{ base: '12px', md: '28px' }}
-      wrap="wrap"
+      display="grid"
+      gridTemplateColumns={{
+        base: 'repeat(2, minmax(0, 1fr))',
+        md: `repeat(${Math.min(4, sections.length)}, minmax(0, 1fr))`,
+      }}
+      gap={{ base: '12px', md: '6px 28px' }}
       borderBottomWidth="1px"
     >
       {sections.map(({ part, section: band }, place) => {
@@ -40,8 +44,6 @@ export function PartTabs({
           <Box
             key={part.id}
             asChild
-            flex="1 1 0"
-            minW={{ base: '140px', md: '96px' }}
             textAlign="left"
             pb="10px"
             borderBottomWidth="2px"
@@ -51,7 +53,7 @@ export function PartTabs({
             <button
               type="button"
               aria-pressed={isChosen}
-              aria-label={`${part.many.charAt(0).toUpperCase() + part.many.slice(1)}, ${rangeInFigures(band.comfort, accidentals)}`}
+              aria-label={`${part.many.charAt(0).toUpperCase() + part.many.slice(1)}, ${rangeInFigures(band.comfort, writing)}`}
               onClick={() => onChoose(part.id)}
             >
               <Flex justify="space-between" gap="6px" fontSize="13px" align="baseline">
@@ -62,7 +64,7 @@ export function PartTabs({
                   {part.many.charAt(0).toUpperCase() + part.many.slice(1)}
                 </Box>
                 <Box as="span" whiteSpace="nowrap" fontWeight={isChosen ? 650 : 400}>
-                  {rangeInFigures(band.comfort, accidentals)}
+                  {rangeInFigures(band.comfort, writing)}
                 </Box>
               </Flex>
               <svg width="100%" height="8" aria-hidden="true" style={{ display: 'block' }}>
@@ -81,6 +83,6 @@ export function PartTabs({
           </Box>
         );
       })}
-    </Flex>
+    </Box>
   );
 }

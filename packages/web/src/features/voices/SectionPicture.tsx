@@ -62,7 +62,7 @@ export function SectionPicture({
           width={width}
           hue={hue}
           change={part.change}
-          accidentals={choir.accidentals}
+          writing={choir.writing}
           onWanted={onWanted}
         />
       ) : (
@@ -96,7 +96,7 @@ export function SectionPicture({
         pieces={pieces}
         width={width}
         hue={hue}
-        accidentals={choir.accidentals}
+        writing={choir.writing}
       />
       <Flex mt="6px" gap="24px" justify="space-between" wrap="wrap" align="center">
         <Legend hue={hue} />

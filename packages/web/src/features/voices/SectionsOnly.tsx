@@ -20,12 +20,12 @@ export function SectionsOnly({ voices }: { readonly voices: Voices }) {
           </Box>
           <Box flex="1 1 120px">{many.charAt(0).toUpperCase() + many.slice(1)}</Box>
           <Box flex="1 1 140px" fontWeight={650}>
-            {rangeInWords(comfort, choir.accidentals)}
+            {rangeInWords(comfort, choir.writing)}
           </Box>
           <Label flex="2 1 220px">
             {singers === 0
               ? 'the part’s usual figures; nobody is on record'
-              : `${countInWords(singers)} on record; reach ${rangeInWords(reach, choir.accidentals)}`}
+              : `${countInWords(singers)} on record; reach ${rangeInWords(reach, choir.writing)}`}
           </Label>
         </Flex>
       ))}

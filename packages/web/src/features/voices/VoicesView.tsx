@@ -52,7 +52,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
   const sentence = sectionSentence(
     section,
     when === 'tonight' || when === '' ? when : `on ${when}`,
-    choir.accidentals,
+    choir.writing,
   );
   // The picture stands first; what is beside it follows in the next frame.
   const withPanel = useDeferredValue(true, false);
@@ -61,11 +61,12 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
   // On a small screen the panel stands below; what was opened there is brought into view.
   const panelFrame = useRef<HTMLDivElement>(null);
   const opened = `${panel} ${chosen ?? ''}`;
-  const before = useRef(opened);
+  const before = useRef(params.has('who') ? '' : opened);
   useEffect(() => {
+    if (width === 0) return;
     if (narrow && before.current !== opened) panelFrame.current?.scrollIntoView();
     before.current = opened;
-  }, [narrow, opened]);
+  }, [narrow, width, opened]);
   const pictureWidth = Math.max(280, narrow ? width - 2 * margin : width - 2 * margin - 336);
 
   return (
@@ -83,7 +84,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
           <PartTabs
             sections={sections}
             chosen={section.part.id}
-            accidentals={choir.accidentals}
+            writing={choir.writing}
             onChoose={(part) => {
               setParams({ part }, { replace: true });
               setChosen(undefined);
@@ -127,6 +128,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
               kind={panel}
               data={data}
               section={section}
+              sections={sections}
               place={place}
               row={row}
               looked={looked}

@@ -1,5 +1,5 @@
 import type { Programme, Seconds } from '@wide-fern/core';
-import { writeWav } from '@wide-fern/sound';
+import { atUsualLevel, writeWav } from '@wide-fern/sound';
 import { NoSound } from './noSound';
 import { orchestra, type Orchestra } from './orchestra';
 
@@ -67,5 +67,5 @@ export async function renderWav(
     1,
     renderRate,
   );
-  return writeWav({ sampleRate: renderRate, samples: buffer.getChannelData(0) });
+  return writeWav(atUsualLevel({ sampleRate: renderRate, samples: buffer.getChannelData(0) }));
 }

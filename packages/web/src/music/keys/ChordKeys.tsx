@@ -31,7 +31,7 @@ export function ChordKeys({
           </th>
           {tonics.map((tonic, i) => (
             <th key={i} scope="col">
-              {tonicName(tonic, wording.mode, wording.accidentals)}
+              {tonicName(tonic, wording.mode, wording.writing)}
             </th>
           ))}
         </tr>
@@ -41,9 +41,7 @@ export function ChordKeys({
           <tr key={band.id}>
             <th scope="row">{band.id}</th>
             {voicings.map((notes, i) => (
-              <td key={i}>
-                {noteInKey(notes[part]!, tonics[i]!, wording.mode, wording.accidentals)}
-              </td>
+              <td key={i}>{noteInKey(notes[part]!, tonics[i]!, wording.mode, wording.writing)}</td>
             ))}
           </tr>
         ))}

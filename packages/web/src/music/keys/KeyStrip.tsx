@@ -35,6 +35,7 @@ export function KeyStrip({
   width,
   mayEdit,
   onStart,
+  onLook,
   children,
 }: {
   readonly keys: LadderKeys;
@@ -43,6 +44,8 @@ export function KeyStrip({
   readonly width: number;
   readonly mayEdit: boolean;
   readonly onStart: (tonic: number) => void;
+  /** A start that is pointed at, before it is taken; undefined when none is. */
+  readonly onLook: (tonic: number | undefined) => void;
   /** What is said of the start, right below the strip. */
   readonly children: ReactNode;
 }) {
@@ -79,6 +82,7 @@ export function KeyStrip({
         wording={wording}
         mayEdit={mayEdit}
         onStart={onStart}
+        onLook={onLook}
       />
       <LadderLine width={26 + columns.length * cell.width} line={line} />
       <Box

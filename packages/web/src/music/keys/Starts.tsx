@@ -10,19 +10,21 @@ export function Starts({
   wording,
   mayEdit,
   onStart,
+  onLook,
 }: {
   readonly tonics: readonly number[];
   readonly keys: Extract<SegmentKeys, { kind: 'ladder' }>;
   readonly wording: Wording;
   readonly mayEdit: boolean;
   readonly onStart: (tonic: number) => void;
+  readonly onLook: (tonic: number | undefined) => void;
 }) {
   const bestStart = best.kind === 'ladder' ? best.start : undefined;
   return (
     <Flex pl="26px" aria-label="Starts" role="group">
       {tonics.map((tonic) => {
         const isOn = sung?.tonics.includes(tonic) ?? false;
-        const key = tonicName(tonic, wording.mode, wording.accidentals);
+        const key = tonicName(tonic, wording.mode, wording.writing);
         const isStart = sung?.start === tonic;
         return (
           <Box
@@ -31,7 +33,15 @@ export function Starts({
             aria-label={`Start on ${key}${tonic === bestStart ? ', the best start' : ''}`}
             aria-pressed={isStart}
             {...{ disabled: !mayEdit }}
-            onClick={() => onStart(tonic)}
+            onClick={() => {
+              onLook(undefined);
+              onStart(tonic);
+            }}
+            // Moved, not entered: the strip may shift beneath a pointer that rests.
+            onMouseMove={() => onLook(tonic)}
+            onMouseLeave={() => onLook(undefined)}
+            onFocus={() => onLook(tonic)}
+            onBlur={() => onLook(undefined)}
             w={`${cell.width}px`}
             pt="7px"
             position="relative"

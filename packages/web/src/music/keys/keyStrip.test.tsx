@@ -15,20 +15,22 @@ const keysOf = (id: string, changed: object = {}) => {
 
 async function showStrip(id: string, { changed = {}, mayEdit = true, width = 700 } = {}) {
   const started: number[] = [];
+  const looked: (number | undefined)[] = [];
   const keys = keysOf(id, changed);
   await show(
     <KeyStrip
       keys={keys}
       sections={tonight.sections}
-      wording={{ mode: 'major', accidentals: 'flats' }}
+      wording={{ mode: 'major', writing: 'flats' }}
       width={width}
       mayEdit={mayEdit}
       onStart={(tonic) => started.push(tonic)}
+      onLook={(tonic) => looked.push(tonic)}
     >
       what is said of it
     </KeyStrip>,
   );
-  return { started, keys };
+  return { started, looked, keys };
 }
 const grid = () => screen.getByRole('grid');
 const cells = () => within(grid()).getAllByRole('gridcell');

@@ -1,10 +1,13 @@
-import { type Section, type PartNeed, noteName, type AccidentalPreference } from '@wide-fern/core';
+import { type Section, type PartNeed, noteName, type NoteWriting } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
 import type { Evaluated } from '@wide-fern/plan';
 import { namedNotes, type Lane, type TimeAxis } from './geometry';
 import { gapsOf, signScale, signsOf } from './signs';
 import { SignShape } from './SignShape';
 import { SvgText } from '../../ui/SvgText';
+
+/** A gutter narrower than this has no room for letter and names beside each other, in px. */
+const narrowGutter = 80;
 
 /** «L» for «Lanterns over Slate»; an article is passed over. */
 const initialOf = (title: string): string => title.replace(/^(the|a|an) /i, '').charAt(0);
@@ -17,7 +20,7 @@ export function LaneShape({
   axis,
   segments,
   need,
-  accidentals,
+  writing,
   labelX,
 }: {
   readonly band: Section;
@@ -26,16 +29,22 @@ export function LaneShape({
   readonly axis: TimeAxis;
   readonly segments: readonly Evaluated[];
   readonly need: PartNeed | undefined;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly labelX: number;
 }) {
   const hue = hueOf(band.id, place);
-  const name = (note: number) => noteName(note, accidentals);
+  const name = (note: number) => noteName(note, writing);
   const [low, high] = band.comfort;
   const [reachLow, reachHigh] = band.reach;
   const top = lane.y(high);
   const bottom = lane.y(low);
   const width = axis.right - axis.left;
+  const at = (share: number) => top + share * (bottom - top);
+  // Where the gutter is narrow, the letter stands between the axis's names, not over them.
+  const labelY =
+    axis.left < narrowGutter
+      ? { name: at(0.25) + 8, count: at(0.75) + 4 }
+      : { name: at(0.5) + 3, count: at(0.5) + 20 };
   const gaps = segments.flatMap(({ computed }) =>
     gapsOf(computed.repetitions, band.id, computed.placed.from, computed.placed.to, axis),
   );
@@ -69,13 +78,13 @@ export function LaneShape({
       {[top, bottom].map((y) => (
         <line key={y} x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={hue} opacity={0.42} />
       ))}
-      <SvgText x={labelX} y={(top + bottom) / 2 + 3} size={22} weight={700} hue={hue}>
+      <SvgText x={labelX} y={labelY.name} size={22} weight={700} hue={hue}>
         {band.id}
       </SvgText>
-      <SvgText x={labelX} y={(top + bottom) / 2 + 20}>
+      <SvgText x={labelX} y={labelY.count}>
         {band.singers > 0 ? `for ${band.singers}` : 'usual'}
       </SvgText>
-      {namedNotes(band.comfort).map((note) => (
+      {namedNotes(band.comfort, lane).map((note) => (
         <g key={note}>
           <SvgText x={axis.left - 9} y={lane.y(note) + 4} textAnchor="end">
             {name(note)}

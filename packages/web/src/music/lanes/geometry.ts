@@ -63,9 +63,17 @@ export const middleOf = (all: readonly Lane[], gutter: number): number => {
   return lastUpper ? lastUpper.top + lastUpper.height + gutter / 2 : gutter / 2;
 };
 
+/** Two names closer than this print over each other, in px. */
+const leastApart = 13;
+
 /** The three notes an axis names: comfort low, one between, comfort high; the middle only with room on both sides. */
-export function namedNotes([low, high]: PitchRange): MidiNote[] {
-  if (high - low < 6) return high === low ? [low] : [low, high];
+export function namedNotes(
+  [low, high]: PitchRange,
+  { perSemitone }: Pick<Lane, 'perSemitone'>,
+): MidiNote[] {
+  if (high - low < 6 || (high - low) * perSemitone < 2 * leastApart) {
+    return high === low ? [low] : [low, high];
+  }
   const between = Math.round((low + high) / 2);
   return high - low >= 12 ? [low, between, high] : [low, high];
 }

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import {
   noteName,
   spellAlone,
-  type AccidentalPreference,
+  type NoteWriting,
   type MidiNote,
   type SpelledNote,
 } from '@wide-fern/core';
@@ -25,7 +25,7 @@ function draw(
   frame: HTMLDivElement,
   notes: readonly MidiNote[],
   clef: Clef,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): void {
   frame.replaceChildren();
   const renderer = new Renderer(frame, Renderer.Backends.SVG);
@@ -41,7 +41,7 @@ function draw(
   stave.setStyle({ fillStyle: 'currentColor', strokeStyle: 'currentColor' });
   stave.setContext(context).draw();
   const drawn = notes.map((note, i) => {
-    const spelled = spellAlone(note, accidentals);
+    const spelled = spellAlone(note, writing);
     const head = new StaveNote({
       keys: [keyOf(spelled, clef)],
       duration: 'w',
@@ -66,11 +66,11 @@ function draw(
 export default function NoteStaff({
   notes,
   clef,
-  accidentals,
+  writing,
 }: {
   readonly notes: readonly MidiNote[];
   readonly clef: Clef;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const frame = useRef<HTMLDivElement>(null);
   const [ready, setReady] = useState(false);
@@ -84,13 +84,13 @@ export default function NoteStaff({
     };
   }, []);
   useEffect(() => {
-    if (ready && frame.current && notes.length > 0) draw(frame.current, notes, clef, accidentals);
-  }, [ready, notes, clef, accidentals]);
+    if (ready && frame.current && notes.length > 0) draw(frame.current, notes, clef, writing);
+  }, [ready, notes, clef, writing]);
   return (
     <Box
       ref={frame}
       role="img"
-      aria-label={`On the staff: ${notes.map((note) => noteName(note, accidentals)).join(', then ')}`}
+      aria-label={`On the staff: ${notes.map((note) => noteName(note, writing)).join(', then ')}`}
       w={`${size.width}px`}
       h={`${size.height}px`}
       color="ink"

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { scoreInWords } from '@wide-fern/words';
-import { type AccidentalPreference, type Score } from '@wide-fern/core';
+import { type NoteWriting, type Score } from '@wide-fern/core';
 import { useEffect, useRef, useState, type MouseEvent } from 'react';
 import { useWidth } from '../../ui/useSize';
 import { canBeClosed, engraveClosed } from './closed';
@@ -21,14 +21,14 @@ const nearHead = 16;
 export default function ScoreStaff({
   score,
   keyIndex = 0,
-  accidentals,
+  writing,
   selected,
   onPoint,
   closed,
 }: {
   readonly score: Score;
   readonly keyIndex?: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly selected?: number | undefined;
   /** Makes the staff something to click: it answers where. */
   readonly onPoint?: (at: PointedAt) => void;
@@ -54,19 +54,19 @@ export default function ScoreStaff({
     if (!ready || !frame.current || !key) return;
     if (closed && canBeClosed(score)) {
       const { numbers } = closed;
-      engraveClosed(frame.current, { score, accidentals, width: Math.max(240, width), numbers });
+      engraveClosed(frame.current, { score, writing, width: Math.max(240, width), numbers });
       return;
     }
     const names = score.parts.map(({ id }) => id);
     engraved.current = engrave(frame.current, {
       score,
       keyIndex,
-      accidentals,
+      writing,
       width: Math.max(240, width),
       selected,
       names,
     });
-  }, [ready, score, keyIndex, key, accidentals, width, selected, closed]);
+  }, [ready, score, keyIndex, key, writing, width, selected, closed]);
   if (!key) return null;
   const nameOf = (id: string) => {
     const name = score.parts.find((part) => part.id === id)?.name ?? id;
@@ -83,7 +83,7 @@ export default function ScoreStaff({
       (a, b) => (!a || Math.abs(b.x - x) < Math.abs(a.x - x) ? b : a),
       undefined,
     );
-    const step = stepAt(y) - stepOfTonic(key.tonic, score, accidentals) + 1;
+    const step = stepAt(y) - stepOfTonic(key.tonic, score, writing) + 1;
     const isOn = near && Math.abs(near.x - x) <= nearHead;
     onPoint({ event: isOn ? near.event : undefined, step });
   };
@@ -95,7 +95,7 @@ export default function ScoreStaff({
         aria-label={scoreInWords(key.lines, {
           tonic: key.tonic,
           mode: score.mode,
-          accidentals,
+          writing,
           parts: nameOf,
         })}
         color="ink"

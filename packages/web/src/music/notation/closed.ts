@@ -1,4 +1,4 @@
-import { spellKey, type AccidentalPreference, type Score, type SpelledKey } from '@wide-fern/core';
+import { spellKey, type NoteWriting, type Score, type SpelledKey } from '@wide-fern/core';
 import {
   Accidental,
   Beam,
@@ -143,19 +143,19 @@ export function engraveClosed(
   frame: HTMLDivElement,
   {
     score,
-    accidentals,
+    writing,
     width,
     numbers,
   }: {
     readonly score: Score;
-    readonly accidentals: AccidentalPreference;
+    readonly writing: NoteWriting;
     readonly width: number;
     readonly numbers: readonly number[];
   },
 ): void {
   frame.replaceChildren();
   const { tonic, lines } = score.keys[0]!;
-  const key = spellKey(tonic, score.mode, accidentals);
+  const key = spellKey(tonic, score.mode, writing);
   const signatureWidth = 50 + 11 * Math.abs(key.signature);
   const room = width - left - signatureWidth - (score.metre ? 24 : 0) - 10;
   const systems = systemsOf(

@@ -34,7 +34,7 @@ const drawn = (score: Score, width = 900, more: object = {}) => {
   const engraved = engrave(frame, {
     score,
     keyIndex: 0,
-    accidentals: 'flats',
+    writing: 'flats',
     width,
     names,
     ...more,
@@ -151,7 +151,7 @@ describe('bars of a piece set close together', () => {
     expect(canBeClosed(plain('pulley'))).toBe(false);
   });
   it('stand on two staves, with all letters, the number of the first bar, and the words once', () => {
-    engraveClosed(frame, { score: bars, accidentals: 'flats', width: 900, numbers: [3, 4, 5, 6] });
+    engraveClosed(frame, { score: bars, writing: 'flats', width: 900, numbers: [3, 4, 5, 6] });
     const words = [...frame.querySelectorAll('text')].map(({ textContent }) => textContent ?? '');
     for (const word of ['S', 'A', 'T', 'B', '3']) expect(words).toContain(word);
     const [first] = bars.keys[0]!.lines;
@@ -164,14 +164,14 @@ describe('a staff on the page', () => {
   afterEach(tidy);
 
   it('says in words what it shows', async () => {
-    await show(<ScoreStaff score={plain('pulley')} accidentals="flats" />);
+    await show(<ScoreStaff score={plain('pulley')} writing="flats" />);
     expect(screen.getByRole('img').getAttribute('aria-label')).toMatch(/C4/);
   });
 
   it('answers where it was pointed at: on a head, or beside all of them', async () => {
     const pointed: PointedAt[] = [];
     const score = plain('pulley');
-    await show(<ScoreStaff score={score} accidentals="flats" onPoint={(at) => pointed.push(at)} />);
+    await show(<ScoreStaff score={score} writing="flats" onPoint={(at) => pointed.push(at)} />);
     const staff = screen.getByRole('img');
     await waitFor(() => expect(staff.querySelector('svg')).toBeTruthy());
     // As wide as a page.

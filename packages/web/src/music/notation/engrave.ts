@@ -2,7 +2,7 @@ import {
   spellInKey,
   spellKey,
   writeTonic,
-  type AccidentalPreference,
+  type NoteWriting,
   type Clef,
   type MidiNote,
   type Score,
@@ -62,7 +62,7 @@ export const signatureName = ({ signature }: SpelledKey): string =>
 export interface Engraving {
   readonly score: Score;
   readonly keyIndex: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly width: number;
   /** An event of the first part to mark. */
   readonly selected?: number | undefined;
@@ -85,12 +85,14 @@ interface BarPlace {
   readonly isEnd: boolean;
 }
 
-const staffHeight = 104;
+/** How high a staff is with its words; more where another stands below, so that words never meet notes. */
+const staffHeightOf = (lines: number): number => (lines > 1 ? 124 : 104);
 /** What stands below the staves of a row, and below the last row. */
 const below = { row: 18, page: 6 } as const;
 
 /** How high so many lines are at least, in one row: room that is kept before they are drawn. */
-export const leastHeight = (lines: number): number => staffHeight * lines + below.row + below.page;
+export const leastHeight = (lines: number): number =>
+  staffHeightOf(lines) * lines + below.row + below.page;
 
 /** What a beginning needs for the metre. */
 const metreWidth = 24;
@@ -113,22 +115,24 @@ class Sheet {
   private readonly signatureWidth: number;
   private readonly room: number;
   private readonly systemHeight: number;
+  private readonly staffHeight: number;
 
   constructor(
     frame: HTMLDivElement,
     private readonly engraving: Engraving,
   ) {
-    const { score, keyIndex, accidentals, width } = engraving;
+    const { score, keyIndex, writing, width } = engraving;
     const { tonic, lines } = score.keys[keyIndex]!;
     this.tonic = tonic;
-    this.key = spellKey(tonic, score.mode, accidentals);
+    this.key = spellKey(tonic, score.mode, writing);
     this.isOfMany = lines.length > 1;
     this.left = this.isOfMany ? 30 : 2;
     this.signatureWidth = 50 + 11 * Math.abs(this.key.signature);
     this.events = lines.map((line) => withLanding(line.events));
     this.room = width - this.left - this.headWidth(0) - 10;
     this.systems = systemsOf(this.events, score.metre, this.room);
-    this.systemHeight = staffHeight * lines.length + below.row;
+    this.staffHeight = staffHeightOf(lines.length);
+    this.systemHeight = this.staffHeight * lines.length + below.row;
     this.height = Math.max(1, this.systems.length) * this.systemHeight + below.page;
     const renderer = new Renderer(frame, Renderer.Backends.SVG);
     renderer.resize(width, this.height);
@@ -142,7 +146,7 @@ class Sheet {
 
   readonly stepAt = (y: number): number => {
     const near = this.staves.reduce((a, b) => {
-      const off = (one: DrawnStave) => Math.abs(y - one.top - staffHeight / 2);
+      const off = (one: DrawnStave) => Math.abs(y - one.top - this.staffHeight / 2);
       return off(b) < off(a) ? b : a;
     });
     // The middle line of the treble is B4, of the bass D3; half a line is a step.
@@ -188,7 +192,7 @@ class Sheet {
     });
     for (const { written, note } of placed[0] ?? []) {
       if (!written.first) continue;
-      const bottom = top + staffHeight;
+      const bottom = top + this.staffHeight;
       this.heads.push({ event: written.event, x: note.getAbsoluteX() + 6, top, bottom });
     }
   }
@@ -198,7 +202,7 @@ class Sheet {
     const { score } = this.engraving;
     const staves = this.events.map((_, part) => {
       const { clef } = score.parts[part]!;
-      const top = row * this.systemHeight + part * staffHeight;
+      const top = row * this.systemHeight + part * this.staffHeight;
       const stave = new Stave(x, top, width);
       if (isFirst) {
         const sung = clef === 'octave-treble' ? '8vb' : undefined;
@@ -289,12 +293,8 @@ export function engrave(frame: HTMLDivElement, engraving: Engraving): Engraved {
 }
 
 /** The staff step of a tonic, on the scale of `stepAt`. */
-export function stepOfTonic(
-  tonic: MidiNote,
-  score: Score,
-  accidentals: AccidentalPreference,
-): number {
-  const key = spellKey(tonic, score.mode, accidentals);
+export function stepOfTonic(tonic: MidiNote, score: Score, writing: NoteWriting): number {
+  const key = spellKey(tonic, score.mode, writing);
   const spelled = spellInKey(tonic, tonic, key);
   return spelled.octave * 7 + letters.indexOf(writeTonic(key).charAt(0));
 }

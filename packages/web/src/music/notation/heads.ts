@@ -87,6 +87,8 @@ export function noteOf(written: WrittenEvent, setting: Setting): StaveNote {
   if (!rest && written.last && event.breathAfter) note.addModifier(annotation('’', false));
   const hue = written.event === selected ? 'var(--chakra-colors-fern)' : ink;
   note.setStyle({ fillStyle: hue, strokeStyle: hue });
+  // Of their own they are grey, which the dark swallows.
+  note.setLedgerLineStyle({ fillStyle: hue, strokeStyle: hue, lineWidth: 1.5 });
   return note;
 }
 

@@ -1,7 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
 import { useNavigate } from 'react-router';
-import { call, forgetLarge, forgetPersonal, messageOf, queryClient } from '@wide-fern/client';
+import {
+  call,
+  forgetAnswers,
+  forgetLarge,
+  forgetPersonal,
+  messageOf,
+  queryClient,
+} from '@wide-fern/client';
 import { WordButton } from '../../../ui/words';
 
 /** Signs out here, or in every browser. */
@@ -15,6 +22,7 @@ export function SignOutWords({ everywhere = false }: { readonly everywhere?: boo
       queryClient.clear();
       forgetPersonal();
       await forgetLarge();
+      await forgetAnswers();
     },
   });
   return (

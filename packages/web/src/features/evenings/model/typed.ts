@@ -81,6 +81,25 @@ export function newItem(agenda: readonly AgendaItem[], kind: AgendaItem['kind'])
   return { id, kind, title, minutes: isSecondWarmUp ? 5 : minutes, piece: null };
 }
 
+/** An agenda with one item changed. */
+export const withItem = (
+  agenda: readonly AgendaItem[],
+  id: string,
+  next: Partial<AgendaItem>,
+): AgendaItem[] => agenda.map((one) => (one.id === id ? { ...one, ...next } : one));
+
+/** An agenda with a new item at a place. */
+export function withNew(
+  agenda: readonly AgendaItem[],
+  kind: AgendaItem['kind'],
+  place: number,
+  minutes?: number,
+): { readonly agenda: AgendaItem[]; readonly id: string } {
+  const item = newItem(agenda, kind);
+  const made = minutes === undefined ? item : { ...item, minutes };
+  return { agenda: [...agenda.slice(0, place), made, ...agenda.slice(place)], id: made.id };
+}
+
 /** Moves an item to another place. */
 export function moved(agenda: readonly AgendaItem[], from: number, to: number): AgendaItem[] {
   const items = [...agenda];

@@ -1,6 +1,6 @@
 import { keptOnDevice, otherOpenWindows, thisWindow } from '@wide-fern/client';
 import { z, type Evening, type StoreEvening } from '@wide-fern/contract';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { typedOf } from './typed';
 
 /** An evening while it is changed: the version it began from, as it was then, and as it is typed now. */
@@ -34,6 +34,8 @@ export interface EveningDraft {
   readonly change: (draft: StoreEvening) => void;
   /** As it was before it was changed here. */
   readonly reset: () => void;
+  /** What was sent is stored; what was changed while it was on its way stays to be stored. */
+  readonly stored: (stored: Evening, sent: StoreEvening) => void;
   /** Takes what is stored now and lets the own change go. */
   readonly takeStored: (stored: Evening) => void;
   /** Keeps the own change; it will be stored over what others stored. */
@@ -57,10 +59,25 @@ export function useEveningDraft(evening: Evening, account: string, timeZone: str
   const isNewer = evening.version > typed.version;
   // The pattern for state that follows a value: set while it is rendered, before anything shows.
   if (!isChanged && isNewer) setTyped(fresh(evening));
+  const keep = (next: Typed) => kept.keep(own, same(next.draft, next.begun) ? undefined : next);
+  const latest = useRef({ typed, fresh, keep });
+  useEffect(() => {
+    latest.current = { typed, fresh, keep };
+  });
   const hold = (next: Typed) => {
+    latest.current = { ...latest.current, typed: next };
     setTyped(next);
-    kept.keep(own, same(next.draft, next.begun) ? undefined : next);
+    keep(next);
   };
+  const stored = useCallback((of: Evening, sent: StoreEvening) => {
+    // The answer may come when the page is gone: what the device keeps is put right all the same.
+    const { typed: now, fresh: asTyped, keep: keepIt } = latest.current;
+    const begun = asTyped(of);
+    const next = same(now.draft, sent) ? begun : { ...begun, draft: now.draft };
+    latest.current = { ...latest.current, typed: next };
+    keepIt(next);
+    setTyped(next);
+  }, []);
   // What a closed window left behind is taken up again; from then on it is this window's own.
   useEffect(() => {
     let isHere = true;
@@ -86,7 +103,8 @@ export function useEveningDraft(evening: Evening, account: string, timeZone: str
     isOvertaken: isChanged && isNewer,
     change: (draft) => hold({ ...typed, draft }),
     reset: () => hold({ ...typed, draft: typed.begun }),
-    takeStored: (stored) => hold(fresh(stored)),
+    stored,
+    takeStored: (of) => hold(fresh(of)),
     keepMine: () => hold({ ...typed, version: evening.version }),
   };
 }

@@ -57,7 +57,7 @@ export function LineEditor({
             <Suspense fallback={<Box h="128px" />}>
               <ScoreStaff
                 score={line.score}
-                accidentals={choir.accidentals}
+                writing={choir.writing}
                 selected={at}
                 onPoint={problem ? () => undefined : line.point}
               />
@@ -65,7 +65,7 @@ export function LineEditor({
           )}
         </Box>
         <Box role="status" fontSize="13px" mt="2px">
-          {chosenInWords(events, at, mode, choir.accidentals)}
+          {chosenInWords(events, at, mode, choir.writing)}
         </Box>
         {!problem && <LineActs line={line} />}
       </Box>

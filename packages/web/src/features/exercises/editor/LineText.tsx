@@ -6,7 +6,8 @@ import { Label } from '../../../ui/words';
 
 const signs: readonly (readonly [string, string])[] = [
   ['1 2 3 8', 'steps of the scale; 8 is the octave'],
-  ['<7  4+  3-', 'below the tonic; raised; lowered by a semitone'],
+  ['do re mi', 'or so, or d r m, or C D E: what you are used to'],
+  ['<7  4+  3-', 'below the first step; raised; lowered by a semitone'],
   ['5:2  5:1/2', 'how many beats'],
   [':1/2', 'so long from here on'],
   ['r  r:2', 'a rest'],

@@ -67,13 +67,13 @@ export function WordFields({
     >
       <Box display="grid" gap="10px" alignContent="start">
         <FormField
-          label="Purpose, said to the singers in a sentence"
+          label="Purpose, said to the singers in a sentence, if you wish"
           value={draft.purpose}
           error={errors.purpose}
           onChange={text('purpose')}
         />
         <FormField
-          label="Cue, one line to say while it goes on"
+          label="Cue, one line to say while it goes on, if you wish"
           value={draft.cue}
           error={errors.cue}
           help={`${draft.cue.length} of 90 characters`}

@@ -28,7 +28,7 @@ export function FoundMusic({
     () => plainScore({ name, music, breathBeats: 2, keyChangeBeats: 2 }, tempo ?? 84, [tonic]),
     [name, music, tempo, tonic],
   );
-  const key = tonicName(tonic, music.mode, choir.accidentals);
+  const key = tonicName(tonic, music.mode, choir.writing);
   const make = () => {
     keepDraft(account.id, choir.id, 'new', draftOfMusic(name, music, tempo));
     void navigate('/exercises/make/new');
@@ -49,7 +49,7 @@ export function FoundMusic({
       </Label>
       {score && (
         <Suspense fallback={<Box h="128px" />}>
-          <ScoreStaff score={score} accidentals={choir.accidentals} />
+          <ScoreStaff score={score} writing={choir.writing} />
         </Suspense>
       )}
       <NotKeptList notKept={notKept} />

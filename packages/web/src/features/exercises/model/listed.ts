@@ -8,9 +8,10 @@ import {
   type Choosable,
   type MidiNote,
   type Music,
+  type Searchable,
   type Seconds,
 } from '@wide-fern/core';
-import { searchWords } from '@wide-fern/words';
+import { searched } from '@wide-fern/words';
 /** An exercise in the list, with what is known of it here and tonight. */
 export interface Listed extends Choosable {
   readonly exercise: Exercise;
@@ -22,7 +23,7 @@ const noMark: ExerciseMark = { favourite: false, hidden: false, note: '' };
 
 /** What depends on the exercise alone is worked out once, however often the list is made; its words when somebody first searches. */
 const lengths = new WeakMap<Exercise, Seconds>();
-const words = new WeakMap<Exercise, string>();
+const searches = new WeakMap<Exercise, Searchable>();
 function secondsOf(exercise: Exercise): Seconds {
   const found = lengths.get(exercise);
   if (found !== undefined) return found;
@@ -30,9 +31,9 @@ function secondsOf(exercise: Exercise): Seconds {
   lengths.set(exercise, seconds);
   return seconds;
 }
-function wordsOf(exercise: Exercise): string {
-  const found = words.get(exercise) ?? searchWords(exercise);
-  words.set(exercise, found);
+function searchedOf(exercise: Exercise): Searchable {
+  const found = searches.get(exercise) ?? searched(exercise);
+  searches.set(exercise, found);
   return found;
 }
 
@@ -72,8 +73,11 @@ export function listExercises(
       exercise,
       mark,
       seconds: secondsOf(exercise),
+      get title() {
+        return searchedOf(exercise).title;
+      },
       get words() {
-        return wordsOf(exercise);
+        return searchedOf(exercise).words;
       },
       own: isOwn,
       phase: exercise.phase,

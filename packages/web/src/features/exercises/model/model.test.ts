@@ -77,7 +77,7 @@ describe('words about an exercise', () => {
   it('say when it was last used, in the choir’s zone', () => {
     expect(lastUsedInWords(undefined, 'Europe/London')).toBe('Not used in a warm-up yet.');
     const moment = Date.parse('2026-11-24T23:30:00Z');
-    expect(lastUsedInWords(moment, 'Europe/Berlin')).toContain('25 November 2026');
+    expect(lastUsedInWords(moment, 'Europe/Berlin')).toContain('25 Nov 2026');
   });
   it('warn when a phrase outlasts the choir’s breath', () => {
     const ledge = exercises.find(({ id }) => id === 'long-ledge')!;

@@ -1,4 +1,4 @@
-import { isWanted, phases, type Phase, type Wanted } from '@wide-fern/core';
+import { phases, wantedBy, type Phase, type Wanted } from '@wide-fern/core';
 import type { Listed } from './listed';
 
 /** A row of the list: a phase's heading, or an exercise. */
@@ -8,9 +8,10 @@ export type Row =
 
 /** What is wanted of all, grouped by phase; within a phase favourites first, then as they came. */
 export function rowsOf(all: readonly Listed[], wanted: Wanted, now: number): Row[] {
+  const isWanted = wantedBy(wanted, now);
   const byPhase = new Map<Phase, Listed[]>();
   for (const one of all) {
-    if (!isWanted(one, wanted, now)) continue;
+    if (!isWanted(one)) continue;
     const here = byPhase.get(one.phase);
     if (here) here.push(one);
     else byPhase.set(one.phase, [one]);

@@ -1,4 +1,5 @@
 import type { Wanted } from '@wide-fern/core';
+import { isSaid, wantedParts } from '@wide-fern/words';
 import { create } from 'zustand';
 
 interface WantedState {
@@ -16,4 +17,4 @@ export const useWanted = create<WantedState>()((set) => ({
 
 /** Whether anything is looked for at all. */
 export const isNarrowed = (wanted: Wanted): boolean =>
-  Object.values(wanted).some((value) => value !== undefined && value !== '' && value !== false);
+  Boolean(wanted.words) || wantedParts.some((part) => isSaid(part, wanted));

@@ -56,10 +56,12 @@ export function ExercisePanel({
           {beside ? 'close' : 'all exercises'}
         </WordLink>
       </Flex>
-      <Box mt="2px">{exercise.purpose}</Box>
-      <Name fontSize="18px" mt="4px">
-        “{exercise.cue}”
-      </Name>
+      {exercise.purpose && <Box mt="2px">{exercise.purpose}</Box>}
+      {exercise.cue && (
+        <Name fontSize="18px" mt="4px">
+          “{exercise.cue}”
+        </Name>
+      )}
       <Acts listed={listed} />
       {isPitched(music) && (
         <>

@@ -78,7 +78,7 @@ export function Files({
         {pitched && word('mxl', 'compressed MusicXML')}
         {pitched && word('midi', 'MIDI')}
         {pitched && word('abc', 'ABC')}
-        {word('json', 'JSON, all of it')}
+        {word('json', 'all that is said of it (JSON)')}
         {pitched && (
           <Flex as="label" gap="5px" align="center">
             <input

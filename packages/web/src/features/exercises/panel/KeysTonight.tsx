@@ -8,7 +8,7 @@ import {
   ladderHeading,
   wordingFor,
 } from '@wide-fern/words';
-import { useRef } from 'react';
+import { useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { useWidth } from '../../../ui/useSize';
 import { Label } from '../../../ui/words';
@@ -33,8 +33,9 @@ export function KeysTonight({
   const { choir } = useHere();
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
+  const [looked, setLooked] = useState<number>();
   const segment = { id: exercise.id, exercise, choices: { ...exercise.usual, start } };
-  const wording = wordingFor(tonight.sections, segment, choir.accidentals);
+  const wording = wordingFor(tonight.sections, segment, choir.writing);
   const { keys } = computed;
   if (keys.kind === 'none') return null;
   return (
@@ -52,11 +53,12 @@ export function KeysTonight({
           wording={wording}
           width={width}
           mayEdit
+          onLook={setLooked}
           onStart={(tonic) =>
             onStart(keys.best.kind === 'ladder' && tonic === keys.best.start ? null : tonic)
           }
         >
-          <StartWords keys={keys} chosen={start} wording={wording} onBest={() => onStart(null)} />
+          <StartWords keys={keys} wording={wording} looked={looked} onBest={() => onStart(null)} />
           {keys.sung && (
             <Box fontSize="13px" mt="2px">
               {asSentences([

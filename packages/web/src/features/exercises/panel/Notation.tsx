@@ -71,7 +71,7 @@ export default function Notation({
   const keyIndex = Math.min(wantedKey, count - 1);
   const mode =
     music.kind !== 'chord' && 'mode' in music && music.mode !== 'chromatic' ? ` ${music.mode}` : '';
-  const name = tonicName(score.keys[keyIndex]!.tonic, score.mode, choir.accidentals);
+  const name = tonicName(score.keys[keyIndex]!.tonic, score.mode, choir.writing);
   const isSilent = shown.keys[keyIndex]!.lines.every(({ events }) =>
     events.every(({ midi }) => midi === null),
   );
@@ -106,7 +106,7 @@ export default function Notation({
             key {keyIndex + 1} of {count}
           </Label>
         </Flex>
-        <Flex gap="10px" role="group" aria-label="Whose notes">
+        <Flex gap="2px 10px" wrap="wrap" role="group" aria-label="Whose notes">
           {choices.length > 1 &&
             choices.map((id) => (
               <WordButton
@@ -122,7 +122,7 @@ export default function Notation({
             ))}
         </Flex>
       </Flex>
-      <ScoreStaff score={shown} keyIndex={keyIndex} accidentals={choir.accidentals} />
+      <ScoreStaff score={shown} keyIndex={keyIndex} writing={choir.writing} />
       {isSilent && <Label>The {parts(part).many} rest in this key.</Label>}
       <Hear listening={listening} parts={score.parts} name={exercise.id} onKey={setKey} />
     </Box>

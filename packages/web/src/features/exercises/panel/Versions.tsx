@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { momentOfYear } from '@wide-fern/words';
 import { useQuery } from '@tanstack/react-query';
 import type { Exercise } from '@wide-fern/contract';
 import { useState } from 'react';
@@ -12,11 +13,6 @@ export function Versions({ exercise }: { readonly exercise: Exercise }) {
   const [open, setOpen] = useState(false);
   const [failed, setFailed] = useState<string>();
   const versions = useQuery({ ...exerciseVersionsQuery(choir.id, exercise.id), enabled: open });
-  const day = new Intl.DateTimeFormat('en-GB', {
-    timeZone: choir.timeZone,
-    dateStyle: 'medium',
-    timeStyle: 'short',
-  });
   const bringBack = (old: Exercise) => {
     setFailed(undefined);
     changeExercise(choir.id, { ...old, version: exercise.version }, exercise.version).catch(
@@ -39,7 +35,7 @@ export function Versions({ exercise }: { readonly exercise: Exercise }) {
           <Flex key={one.version} gap="12px" align="baseline">
             <Box w="70px">version {one.version}</Box>
             <Label as="span">
-              {day.format(new Date(one.savedAt))}
+              {momentOfYear(one.savedAt, choir.timeZone)}
               {one.savedBy && `, ${one.savedBy}`}
             </Label>
             {one.version !== exercise.version && mayEdit && (

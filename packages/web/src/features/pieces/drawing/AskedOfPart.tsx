@@ -11,6 +11,7 @@ export function AskedOfPart({
   sections,
   longest,
   isFirst,
+  note,
 }: {
   readonly part: PieceAnalysis['parts'][number];
   readonly sections: readonly Section[];
@@ -18,8 +19,10 @@ export function AskedOfPart({
   readonly longest: number;
   /** Whether it stands at the left edge. */
   readonly isFirst: boolean;
+  /** What the piece's notes are called. */
+  readonly note: (midi: number) => string;
 }) {
-  const { accidentals } = useHere().choir;
+  const { writing } = useHere().choir;
   const place = sections.findIndex(({ id }) => id === part.part);
   return (
     <Flex
@@ -44,10 +47,11 @@ export function AskedOfPart({
         band={sections[place]!}
         place={place}
         longest={longest}
-        accidentals={accidentals}
+        writing={writing}
+        note={note}
       />
       <Box as="ul" listStyleType="none" fontSize="13px" lineHeight="17px">
-        {partFacts(part, accidentals).map(({ words, matters }) => (
+        {partFacts(part, note).map(({ words, matters }) => (
           <Box as="li" key={words} fontWeight={matters ? 650 : 400} mb="4px">
             {words}
           </Box>

@@ -2,7 +2,7 @@ import {
   type Section,
   spanOfPart,
   tonicName,
-  type AccidentalPreference,
+  type NoteWriting,
   type MidiNote,
   type Music,
 } from '@wide-fern/core';
@@ -17,13 +17,13 @@ export function KeyLetters({
   music,
   sections,
   own,
-  accidentals,
+  writing,
 }: {
   readonly music: Music;
   readonly sections: readonly Section[];
   /** The tonic as the piece has it. */
   readonly own: MidiNote;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const keys = Array.from({ length: 2 * around + 1 }, (_, i) => own - around + i);
   const outside = (tonic: MidiNote) =>
@@ -37,7 +37,7 @@ export function KeyLetters({
   const said = keys
     .map((tonic) => {
       const who = outside(tonic);
-      const name = tonicName(tonic, 'major', accidentals);
+      const name = tonicName(tonic, 'major', writing);
       return who.length === 0
         ? `${name}: everyone`
         : `${name}: not the ${who.map(({ many }) => many).join(', ')}`;
@@ -59,7 +59,7 @@ export function KeyLetters({
               size={13}
               weight={isOwn ? 700 : 400}
             >
-              {tonicName(tonic, 'major', accidentals)}
+              {tonicName(tonic, 'major', writing)}
             </SvgText>
             {who.length === 0 ? (
               <line

@@ -1,9 +1,4 @@
-import {
-  type Section,
-  noteName,
-  type AccidentalPreference,
-  type PartAnalysis,
-} from '@wide-fern/core';
+import { type Section, noteName, type NoteWriting, type PartAnalysis } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 import { partFacts } from '@wide-fern/words';
@@ -15,14 +10,16 @@ export function PartLane({
   band,
   place,
   longest,
-  accidentals,
+  writing,
+  note,
 }: {
   readonly part: PartAnalysis;
   readonly band: Section;
   readonly place: number;
   /** The longest time on one pitch over all parts: the scale of every lane. */
   readonly longest: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
+  readonly note: (midi: number) => string;
 }) {
   const { figures } = part;
   const shown = pitchesShown(band.comfort, [figures.lowest, figures.highest]);
@@ -38,7 +35,7 @@ export function PartLane({
   const own = Math.max(...pitches.map(({ seconds }) => seconds));
   const middle = Math.round((low + high) / 2 / 12) * 12;
   const named = [low, high, ...(middle > low + 3 && middle < high - 3 ? [middle] : [])];
-  const words = partFacts(part, accidentals)
+  const words = partFacts(part, note)
     .map((fact) => fact.words)
     .join('; ');
   return (
@@ -62,7 +59,7 @@ export function PartLane({
       ))}
       {named.map((midi) => (
         <SvgText key={midi} x={left - 7} y={y(midi) + 4} textAnchor="end">
-          {noteName(midi, accidentals)}
+          {noteName(midi, writing)}
         </SvgText>
       ))}
       {pitches.map(({ midi, seconds }) => {

@@ -1,9 +1,9 @@
 import type { Ranges } from '@wide-fern/contract';
-import { type Section, noteName, own, type AccidentalPreference } from '@wide-fern/core';
+import { type Section, noteName, own, type NoteWriting } from '@wide-fern/core';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 
-const laneWidth = 34;
+export const laneWidth = 34;
 const height = 46;
 const air = 3;
 
@@ -12,12 +12,12 @@ export function RangeStems({
   ranges,
   transpose,
   sections,
-  accidentals,
+  writing,
 }: {
   readonly ranges: Ranges;
   readonly transpose: number;
   readonly sections: readonly Section[];
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const asked = sections.map((band, place) => {
     const range = own(ranges, band.id);
@@ -29,7 +29,7 @@ export function RangeStems({
       const above = high > band.comfort[1] ? ', above tonight' : '';
       const below = low < band.comfort[0] ? ', below tonight' : '';
       return [
-        `${band.many} ${noteName(low, accidentals)} to ${noteName(high, accidentals)}${above}${below}`,
+        `${band.many} ${noteName(low, writing)} to ${noteName(high, writing)}${above}${below}`,
       ];
     })
     .join('; ');
@@ -47,7 +47,9 @@ export function RangeStems({
         const to = Math.max(top, high ?? top) + air;
         const y = (midi: number) => 2 + ((to - midi) / (to - from)) * (height - 4);
         const left = place * laneWidth;
-        const middle = left + 20;
+        // A letter with its number needs more room before the stem.
+        const shift = band.id.length > 1 ? 5 : 0;
+        const middle = left + 20 + shift;
         const hue = hueOf(band.id, place);
         return (
           <g key={band.id}>
@@ -55,7 +57,7 @@ export function RangeStems({
               {band.id}
             </SvgText>
             <rect
-              x={left + 12}
+              x={left + 12 + shift}
               y={y(top)}
               width={16}
               height={y(bottom) - y(top)}

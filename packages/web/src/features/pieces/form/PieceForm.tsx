@@ -23,7 +23,7 @@ export function PieceForm({
 }) {
   const { account, choir } = useHere();
   const navigate = useNavigate();
-  const [begun] = useState(() => draftOf(piece, choir.accidentals));
+  const [begun] = useState(() => draftOf(piece, choir.writing));
   const [draft, setDraft, forget] = useKeptDraft<PieceDraft>(
     `piece:${account.id}:${choir.id}:${piece ? `${piece.id}:${piece.version}` : 'new'}`,
     begun,
@@ -33,7 +33,7 @@ export function PieceForm({
   const [storing, setStoring] = useState(false);
   const set = (next: Partial<PieceDraft>) => setDraft({ ...draft, ...next });
   const store = async () => {
-    const read = readDraft(draft, sections, piece);
+    const read = readDraft(draft, sections, piece, choir.writing);
     if ('errors' in read) {
       setErrors(read.errors);
       return;

@@ -36,7 +36,7 @@ export function RangeFields({
                 bg="sheet"
                 aria-label={`${many}, lowest note`}
                 aria-invalid={own(errors, id) !== undefined}
-                placeholder={noteName(comfort[0], choir.accidentals)}
+                placeholder={noteName(comfort[0], choir.writing)}
                 value={low}
                 maxLength={8}
                 onChange={(event) => change([event.currentTarget.value, high])}
@@ -46,7 +46,7 @@ export function RangeFields({
                 bg="sheet"
                 aria-label={`${many}, highest note`}
                 aria-invalid={own(errors, id) !== undefined}
-                placeholder={noteName(comfort[1], choir.accidentals)}
+                placeholder={noteName(comfort[1], choir.writing)}
                 value={high}
                 maxLength={8}
                 onChange={(event) => change([low, event.currentTarget.value])}

@@ -1,5 +1,6 @@
 import type { Piece, Ranges, StorePiece } from '@wide-fern/contract';
-import { type Section, noteName, own, readNote, type AccidentalPreference } from '@wide-fern/core';
+import { type Section, noteName, own, readNoteKindly, type NoteNames } from '@wide-fern/core';
+import { notANote } from '@wide-fern/words';
 /** A piece as it is typed. */
 export interface PieceDraft {
   readonly title: string;
@@ -14,7 +15,7 @@ export interface PieceDraft {
 /** What is wrong with it, by field: «title», «tempo», «S». */
 export type DraftErrors = Readonly<Record<string, string>>;
 
-export function draftOf(piece: Piece | undefined, accidentals: AccidentalPreference): PieceDraft {
+export function draftOf(piece: Piece | undefined, writing: NoteNames): PieceDraft {
   const of = piece?.piece;
   return {
     title: of?.title ?? '',
@@ -25,20 +26,22 @@ export function draftOf(piece: Piece | undefined, accidentals: AccidentalPrefere
     ranges: Object.fromEntries(
       Object.entries(of?.ranges ?? {}).map(([part, [low, high]]) => [
         part,
-        [noteName(low, accidentals), noteName(high, accidentals)] as const,
+        [noteName(low, writing), noteName(high, writing)] as const,
       ]),
     ),
   };
 }
 
-const notNote = 'Write notes like E♭4 and F5 (or Eb4); middle C is C4.';
-
 /** Reads the typed notes of one part; undefined where nothing is typed. */
-function rangeOf([low, high]: readonly [string, string]):
-  { range: readonly [number, number] } | { error: string } | undefined {
-  if (low.trim() === '' && high.trim() === '') return undefined;
-  const [lowest, highest] = [readNote(low), readNote(high)];
-  if (lowest === undefined || highest === undefined) return { error: notNote };
+function rangeOf(
+  typed: readonly [string, string],
+  writing: NoteNames,
+): { range: readonly [number, number] } | { error: string } | undefined {
+  if (typed.every((text) => text.trim() === '')) return undefined;
+  const read = typed.map((text) => readNoteKindly(text, writing.naming));
+  const unclear = read.findIndex(({ length }) => length !== 1);
+  if (unclear >= 0) return { error: notANote(typed[unclear]!, writing) };
+  const [lowest, highest] = [read[0]![0]!, read[1]![0]!];
   if (lowest > highest) return { error: 'The lowest note lies above the highest.' };
   return { range: [lowest, highest] };
 }
@@ -48,6 +51,7 @@ export function readDraft(
   draft: PieceDraft,
   sections: readonly Section[],
   piece: Piece | undefined,
+  writing: NoteNames,
 ): { readonly body: StorePiece } | { readonly errors: DraftErrors } {
   const errors: Record<string, string> = {};
   if (draft.title.trim() === '') errors.title = 'Write the title here.';
@@ -57,7 +61,7 @@ export function readDraft(
   }
   const ranges: Ranges = {};
   for (const { id } of sections) {
-    const read = rangeOf(own(draft.ranges, id) ?? ['', '']);
+    const read = rangeOf(own(draft.ranges, id) ?? ['', ''], writing);
     if (read && 'error' in read) errors[id] = read.error;
     else if (read) ranges[id] = read.range;
   }

@@ -80,6 +80,9 @@ export function exerciseOf(
     readonly to: number;
     readonly marks: readonly PieceMark[];
     readonly sections: readonly Section[];
+    /** Who has the trouble there, and how much higher than written it is sung. */
+    readonly troubled: string | undefined;
+    readonly transpose: number;
   },
 ): Exercise {
   const { title, from, to, sections } = of;
@@ -117,6 +120,14 @@ export function exerciseOf(
       shape: 'up',
       step: 1,
     },
+    ...(of.troubled !== undefined
+      ? {
+          aim: {
+            part: making.form === 'line' ? making.part : of.troubled,
+            tonic: excerpt.tonic + of.transpose,
+          },
+        }
+      : {}),
     source: { piece: of.piece, title: title.slice(0, 120), fromBar: from, toBar: to, parts },
   };
 }

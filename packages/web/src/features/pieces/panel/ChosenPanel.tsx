@@ -1,14 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
-import type { Section, PieceAnalysis } from '@wide-fern/core';
+import { troubledPart, type Section, type PieceAnalysis } from '@wide-fern/core';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
-import { Label, Name, WordButton } from '../../../ui/words';
+import { Label, WordButton } from '../../../ui/words';
 import type { ChosenBars } from '../model/bars';
-import { barsInWords } from '@wide-fern/words';
 import type { Asks } from '../score/messages';
 import type { ScoreWorker } from '../score/scoreWorker';
 import { useAsked } from '../score/useAsked';
+import { BarsField } from './BarsField';
 import { Demands } from './Demands';
 import { HearPiece } from './HearPiece';
 import { MakeExercise } from './MakeExercise';
@@ -100,7 +100,7 @@ export function ChosenPanel({
           <Box bg="sheet" borderWidth="1px" p="8px" mt="8px" minH="180px">
             {score && (
               <Suspense fallback={<Label>Fetching the notation …</Label>}>
-                <ScoreStaff score={score} accidentals={choir.accidentals} closed={numbers} />
+                <ScoreStaff score={score} writing={choir.writing} closed={numbers} />
               </Suspense>
             )}
             {places[1] - places[0] + 1 > mostEngraved && (
@@ -114,11 +114,7 @@ export function ChosenPanel({
         )}
       </Box>
       <Box flex={beside ? '0 0 368px' : '1'} w="100%">
-        {chosen && (
-          <Name as="h2" fontSize="18px" mb="4px">
-            {barsInWords(chosen.from, chosen.to).replace('b', 'B')}
-          </Name>
-        )}
+        <BarsField analysis={analysis} chosen={chosen} onChoose={onChoose} />
         <Flex gap="14px" mb="8px" wrap="wrap">
           {mayDo.map((one) => (
             <WordButton
@@ -154,6 +150,8 @@ export function ChosenPanel({
               sections={sections}
               chosen={chosen}
               places={places}
+              troubled={troubledPart(analysis, piece.marks, chosen)}
+              transpose={transpose}
             />
           ) : (
             <Label>Choose the bars first, above.</Label>

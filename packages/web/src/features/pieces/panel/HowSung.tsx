@@ -55,7 +55,7 @@ export function HowSung({
             −
           </WordButton>
           <Box as="span" role="status">
-            {keyInWords(analysis.key, transpose, choir.accidentals)}, {transposeInWords(transpose)}
+            {keyInWords(analysis.key, transpose, choir.writing)}, {transposeInWords(transpose)}
           </Box>
           <WordButton
             fontSize="13px"

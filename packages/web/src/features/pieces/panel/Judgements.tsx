@@ -1,6 +1,8 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import type { Judgement, JudgementBody, Piece } from '@wide-fern/contract';
 import { openTarget, purposes, type Purpose } from '@wide-fern/core';
+import { DateField } from '../../../ui/TypedField';
+import { dateInWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { messageOf } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
@@ -13,10 +15,6 @@ import { JudgedLine } from '../../../music/figures/JudgedLine';
 
 const dayIn = (timeZone: string): string =>
   new Intl.DateTimeFormat('en-CA', { timeZone }).format(Date.now());
-const dateInWords = (date: string): string =>
-  new Intl.DateTimeFormat('en-GB', { day: 'numeric', month: 'short', timeZone: 'UTC' }).format(
-    new Date(`${date}T00:00:00Z`),
-  );
 
 /** How runs of a piece were judged, skill by skill, and the judging of the next one. */
 export function Judgements({ piece }: { readonly piece: Piece }) {
@@ -197,16 +195,15 @@ function JudgeForm({
   return (
     <Box mt="8px" p="10px" bg="sheet" borderWidth="1px" fontSize="13px">
       <Flex gap="10px" align="center" mb="6px">
-        <Label as="span">Judged on</Label>
-        <Input
-          type="date"
-          size="xs"
-          w="140px"
-          aria-label="Judged on"
-          value={judgedOn}
-          bg="sheet"
-          onChange={(event) => set({ judgedOn: event.currentTarget.value })}
-        />
+        <Box w="300px" maxW="100%">
+          <DateField
+            label="Judged on"
+            size="xs"
+            value={judgedOn}
+            today={dayIn(choir.timeZone)}
+            onChange={(next) => set({ judgedOn: next })}
+          />
+        </Box>
         <Label as="span">1 needs much, 5 needs nothing</Label>
       </Flex>
       {rows.map(({ skill, score, note }, i) => (

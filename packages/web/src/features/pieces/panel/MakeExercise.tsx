@@ -9,7 +9,8 @@ import { barsInWords } from '@wide-fern/words';
 import type { Asks } from '../score/messages';
 import type { ScoreWorker } from '../score/scoreWorker';
 import { useAsked } from '../score/useAsked';
-import { ChoiceRow, WordChoice } from './ChoiceRow';
+import { WordChoice } from '../../../ui/WordChoice';
+import { ChoiceRow } from './ChoiceRow';
 import { MakingDetails } from './MakingDetails';
 
 const forms: Readonly<Record<ExcerptForm, string>> = {
@@ -25,18 +26,24 @@ export function MakeExercise({
   sections,
   chosen,
   places,
+  troubled,
+  transpose,
 }: {
   readonly piece: Piece;
   readonly worker: ScoreWorker;
   readonly sections: readonly Section[];
   readonly chosen: ChosenBars;
   readonly places: readonly [from: number, to: number];
+  /** Who has the trouble in them. */
+  readonly troubled: string | undefined;
+  /** How much higher than written the piece is sung. */
+  readonly transpose: number;
 }) {
   const { title } = piece.piece;
   const short = title.split(/[\s,]+/)[0] ?? title;
   const [making, setMaking] = useState<Omit<Making, 'tempo'> & { tempo: number | undefined }>({
     form: 'parts',
-    part: sections[0]?.id ?? '',
+    part: troubled ?? sections[0]?.id ?? '',
     words: 'own',
     text: '',
     tempo: undefined,
@@ -111,6 +118,8 @@ export function MakeExercise({
           piece={piece}
           sections={sections}
           chosen={chosen}
+          troubled={troubled}
+          transpose={transpose}
         />
       )}
     </Box>

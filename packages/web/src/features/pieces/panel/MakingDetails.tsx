@@ -1,9 +1,17 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import type { Exercise, Piece } from '@wide-fern/contract';
-import { type Section, beatsOf, sharedKeys, tonicName, type Excerpt } from '@wide-fern/core';
-import { lengthInFigures } from '@wide-fern/words';
-import { useMemo, useState } from 'react';
-import { messageOf, storeExercises } from '@wide-fern/client';
+import type { Piece } from '@wide-fern/contract';
+import {
+  aimReached,
+  beatsOf,
+  isPitched,
+  keysOf,
+  sharedKeys,
+  tonicName,
+  type Excerpt,
+  type Section,
+} from '@wide-fern/core';
+import { aimInWords, lengthInFigures } from '@wide-fern/words';
+import { useMemo } from 'react';
 import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Stepper } from '../../../ui/Stepper';
@@ -12,6 +20,8 @@ import { KeyLetters } from '../drawing/KeyLetters';
 import type { ChosenBars } from '../model/bars';
 import { exerciseOf, type Making } from '../model/exercise';
 import { ChoiceRow } from './ChoiceRow';
+import { PutIntoPlan } from './PutIntoPlan';
+import { useStoring } from './useStoring';
 
 /** What of it can only be said once the bars are here: pace, keys, name, and the act. */
 export function MakingDetails({
@@ -21,6 +31,8 @@ export function MakingDetails({
   piece,
   sections,
   chosen,
+  troubled,
+  transpose,
 }: {
   readonly excerpt: Excerpt;
   readonly making: Making;
@@ -28,11 +40,11 @@ export function MakingDetails({
   readonly piece: Piece;
   readonly sections: readonly Section[];
   readonly chosen: ChosenBars;
+  readonly troubled: string | undefined;
+  readonly transpose: number;
 }) {
   const { choir } = useHere();
-  const [made, setMade] = useState<Exercise>();
-  const [trouble, setTrouble] = useState<string>();
-  const [storing, setStoring] = useState(false);
+  const { made, trouble, isStoring, store } = useStoring(choir.id);
   const exercise = useMemo(
     () =>
       exerciseOf(excerpt, making, {
@@ -42,25 +54,20 @@ export function MakingDetails({
         to: chosen.to,
         marks: piece.marks,
         sections,
+        troubled,
+        transpose,
       }),
-    [excerpt, making, piece, sections, chosen],
+    [excerpt, making, piece, sections, chosen, troubled, transpose],
   );
   const keys = useMemo(() => sharedKeys(exercise.music, sections) ?? [], [exercise, sections]);
   const beats = beatsOf(exercise.music);
   const seconds = (beats * 60) / making.tempo;
-  const store = async () => {
-    setStoring(true);
-    setTrouble(undefined);
-    try {
-      const { stored } = await storeExercises(choir.id, [exercise]);
-      if (stored[0]) setMade(stored[0]);
-      else setTrouble('An exercise exactly like this is here already.');
-    } catch (error) {
-      setTrouble(messageOf(error));
-    } finally {
-      setStoring(false);
-    }
-  };
+  const reached = useMemo(() => {
+    const choices = { ...exercise.usual, start: null };
+    if (!isPitched(exercise.music)) return undefined;
+    const keysTonight = keysOf(exercise, exercise.music, choices, { sections, needs: [] });
+    return aimReached(exercise.aim, keysTonight);
+  }, [exercise, sections]);
   const wrongName = making.name.trim() === '';
   return (
     <>
@@ -110,28 +117,42 @@ export function MakingDetails({
         <KeyLetters
           music={exercise.music}
           sections={sections}
-          own={excerpt.tonic}
-          accidentals={choir.accidentals}
+          own={excerpt.tonic + transpose}
+          writing={choir.writing}
         />
       </Flex>
+      {reached && (
+        <Box mt="4px" fontWeight={reached.kind === 'short' ? 650 : undefined}>
+          {aimInWords(reached, sections, choir.writing)}
+        </Box>
+      )}
       {made ? (
         <Box role="status" mt="8px">
-          “{made.name}” is on the shelf.{' '}
+          “{made.name}” is among your exercises.{' '}
           <WordLink to={`/exercises/${made.id}`}>look at it and hear it</WordLink>
         </Box>
       ) : (
-        <Flex gap="14px" align="center" mt="8px">
-          <MainButton size="sm" disabled={storing || wrongName} onClick={() => void store()}>
+        <Flex gap="4px 14px" align="center" mt="8px" wrap="wrap">
+          <MainButton
+            size="sm"
+            disabled={isStoring || wrongName}
+            onClick={() => void store(exercise)}
+          >
             Make the exercise
           </MainButton>
           <Label as="span">
             {keys.length === 0
               ? 'no key suits every part; some rest or move'
-              : `${keys.length} ${keys.length === 1 ? 'key suits' : 'keys suit'} every part: ${tonicName(keys[0]!, 'major', choir.accidentals)} to ${tonicName(keys.at(-1)!, 'major', choir.accidentals)}`}
+              : `${keys.length} ${keys.length === 1 ? 'key suits' : 'keys suit'} every part: ${tonicName(keys[0]!, 'major', choir.writing)} to ${tonicName(keys.at(-1)!, 'major', choir.writing)}`}
             , {lengthInFigures(seconds)} a key
           </Label>
         </Flex>
       )}
+      <PutIntoPlan
+        piece={piece}
+        disabled={isStoring || wrongName}
+        stored={async () => made ?? store(exercise)}
+      />
       {trouble && (
         <Box role="alert" color="brick" mt="4px">
           {trouble}

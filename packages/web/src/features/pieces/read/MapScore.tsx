@@ -12,7 +12,7 @@ import { WarningList } from './WarningList';
 /** What was found in a score, and who sings which line: guessed, and put right by the director. */
 export function MapScore(props: MappingProps) {
   const { name, found, sections, piece } = props;
-  const { accidentals } = useHere().choir;
+  const { writing } = useHere().choir;
   const {
     draft,
     setDraft,
@@ -38,7 +38,7 @@ export function MapScore(props: MappingProps) {
       </Label>
       <ScoreLines found={found} sections={sections} draft={draft} onDraft={setDraft} />
       <Box borderTopWidth="1px" pt="8px" mb="8px" role="status" fontSize="13px">
-        {reading && rangesInWords(reading.ranges, sections, accidentals)}
+        {reading && rangesInWords(reading.ranges, sections, writing)}
         {nobody.length > 0 &&
           ` · nobody is asked to sing the ${nobody.map(({ many }) => many).join(' and ')}’ part`}
       </Box>

@@ -1,16 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   noteName,
+  own,
   readings,
   type FoundLine,
   type FoundScore,
   type Reading,
   type Section,
+  type Unsure,
 } from '@wide-fern/core';
 import { useHere } from '../../../here/session';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import { PartChoice } from '../panel/PartChoice';
-import { readingWords, withParts, type MappingDraft } from './mappingModel';
+import { readingWords, unsureWords, withParts, type MappingDraft } from './mappingModel';
 
 /** Every staff of a score, how it is read, and who sings each of its lines. */
 export function ScoreLines({
@@ -53,6 +55,7 @@ export function ScoreLines({
                 sections={sections}
                 parts={parts[line.id] ?? []}
                 lower={octaveLower[line.id] ?? false}
+                unsure={own(found.unsure, line.id)}
                 onParts={(next) => onDraft(withParts(draft, line.id, next, sections))}
                 onLower={(next) =>
                   onDraft({ ...draft, octaveLower: { ...octaveLower, [line.id]: next } })
@@ -72,6 +75,7 @@ function LineRow({
   sections,
   parts,
   lower,
+  unsure,
   onParts,
   onLower,
 }: {
@@ -80,12 +84,13 @@ function LineRow({
   readonly sections: readonly Section[];
   readonly parts: readonly string[];
   readonly lower: boolean;
+  readonly unsure: Unsure | undefined;
   readonly onParts: (parts: readonly string[]) => void;
   readonly onLower: (lower: boolean) => void;
 }) {
   const { choir } = useHere();
   const shift = lower ? 12 : 0;
-  const name = (midi: number) => noteName(midi - shift, choir.accidentals);
+  const name = (midi: number) => noteName(midi - shift, choir.writing);
   const called = line.take === '' ? staff : `${staff}, ${line.take}`;
   return (
     <Flex gap="14px" align="center" wrap="wrap" pl="14px" minH="34px" fontSize="13px">
@@ -114,6 +119,11 @@ function LineRow({
         />
         sounds an octave lower
       </Flex>
+      {unsure && (
+        <Box w="100%" color="sporeText" pl="84px" mt="-4px" pb="2px">
+          {unsureWords[unsure]}
+        </Box>
+      )}
     </Flex>
   );
 }

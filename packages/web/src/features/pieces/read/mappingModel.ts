@@ -1,7 +1,7 @@
 import {
   noteName,
   own,
-  type AccidentalPreference,
+  type NoteWriting,
   type PitchRange,
   type Section,
   partsOfChoir,
@@ -10,6 +10,7 @@ import {
   type FoundStaff,
   type Mapping,
   type Reading,
+  type Unsure,
 } from '@wide-fern/core';
 /** How a director says who sings what: each staff read in a way, each of its lines by some parts. */
 export interface MappingDraft {
@@ -84,6 +85,13 @@ export const readingWords: Readonly<Record<Reading, string>> = {
   'voice by voice': 'voice by voice',
 };
 
+/** What the score leaves open, as a question to who knows it. */
+export const unsureWords: Readonly<Record<Unsure, string>> = {
+  nameless: 'The score does not say who sings this: it is guessed by its place. Is it right?',
+  octave:
+    'The score does not say in which octave this sounds: it is taken an octave lower than printed. Is it right?',
+};
+
 /** Who sings a line, said anew: only low voices read an octave above where they sound. */
 export function withParts(
   draft: MappingDraft,
@@ -129,12 +137,12 @@ export function missingIn(
 export const rangesInWords = (
   ranges: Readonly<Record<string, PitchRange | undefined>>,
   sections: readonly Pick<Section, 'id' | 'many'>[],
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string =>
   sections
     .flatMap(({ id, many }) => {
       const range = own(ranges, id);
       if (!range) return [];
-      return [`${many} ${range.map((note) => noteName(note, accidentals)).join(' to ')}`];
+      return [`${many} ${range.map((note) => noteName(note, writing)).join(' to ')}`];
     })
     .join(' · ');

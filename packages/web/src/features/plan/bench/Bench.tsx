@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
-import { isPitched, type AccidentalPreference } from '@wide-fern/core';
+import { isPitched, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
 import { sungWords, ladderHeading, wordingFor } from '@wide-fern/words';
 import { Label, Name, WordButton } from '../../../ui/words';
-import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import { PatternFigure } from '../../../music/figures/PatternFigure';
 import type { SegmentHearing } from '../model/useSegmentHearing';
 import type { BenchActions } from './actions';
@@ -15,25 +15,33 @@ import { Words } from './Words';
 export function Bench({
   evaluated,
   plan,
-  accidentals,
+  forbids,
+  writing,
   phraseSeconds,
   mayEdit,
   width,
   hearing,
   actions,
+  proposal,
+  onLeave,
 }: {
   readonly evaluated: Evaluated;
   readonly plan: EvaluatedPlan;
-  readonly accidentals: AccidentalPreference;
+  /** What the place does not allow. */
+  readonly forbids: readonly PlaceNeed[];
+  readonly writing: NoteWriting;
   readonly phraseSeconds: number;
   readonly mayEdit: boolean;
   readonly width: number;
   readonly hearing: SegmentHearing;
   readonly actions: BenchActions;
+  /** What would become of its keys, while that is only asked. */
+  readonly proposal: KeyProposal | undefined;
+  readonly onLeave: () => void;
 }) {
   const { segment } = evaluated;
   const { exercise } = segment;
-  const wording = wordingFor(plan.document.tonight.sections, segment, accidentals);
+  const wording = wordingFor(plan.document.tonight.sections, segment, writing);
   const stacked = width < 860;
   const left = stacked ? width - 32 : Math.min(336, width * 0.27);
   const middle = stacked ? width - 32 : Math.min(480, width * 0.39);
@@ -85,24 +93,14 @@ export function Bench({
             <Flex gap="12px" ml="auto">
               <WordButton
                 fontSize="13px"
-                onClick={() =>
-                  actions.choose(
-                    { repetitions: segment.choices.repetitions - 1 },
-                    `${segment.id} repetitions`,
-                  )
-                }
+                onClick={() => actions.keysBy(-1)}
                 disabled={segment.choices.repetitions <= choiceLimits.repetitions[0]}
               >
                 − one key
               </WordButton>
               <WordButton
                 fontSize="13px"
-                onClick={() =>
-                  actions.choose(
-                    { repetitions: segment.choices.repetitions + 1 },
-                    `${segment.id} repetitions`,
-                  )
-                }
+                onClick={() => actions.keysBy(1)}
                 disabled={segment.choices.repetitions >= choiceLimits.repetitions[1]}
               >
                 + one key
@@ -117,14 +115,17 @@ export function Bench({
           width={middle}
           mayEdit={mayEdit}
           actions={actions}
+          proposal={proposal}
+          onLeave={onLeave}
         />
       </Box>
       <Box>
         <Words
           evaluated={evaluated}
           tonight={plan.document.tonight}
+          forbids={forbids}
           wording={wording}
-          accidentals={accidentals}
+          writing={writing}
           phraseSeconds={phraseSeconds}
         />
         {mayEdit && (

@@ -95,7 +95,7 @@ export function Choosing({
           value={choices.repetitions}
           limits={choiceLimits.repetitions}
           disabled={disabled}
-          onChange={(value) => set('repetitions')(Math.round(value))}
+          onChange={(value) => actions.keysBy(Math.round(value) - choices.repetitions)}
         />
         {pitched && (
           <Stepper

@@ -1,8 +1,9 @@
 import { Box } from '@chakra-ui/react';
-import { type Wording, breathInWords } from '@wide-fern/words';
+import { type Wording, breathInWords, proposalInWords } from '@wide-fern/words';
+import { useState } from 'react';
 import { KeyStrip } from '../../../music/keys/KeyStrip';
 import { StartWords } from '../../../music/keys/StartWords';
-import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import type { BenchActions } from './actions';
 import { BreathFigure } from './BreathFigure';
 import { ChordKeys } from '../../../music/keys/ChordKeys';
@@ -15,6 +16,8 @@ export function Middle({
   width,
   mayEdit,
   actions,
+  proposal,
+  onLeave,
 }: {
   readonly evaluated: Evaluated;
   readonly plan: EvaluatedPlan;
@@ -22,7 +25,10 @@ export function Middle({
   readonly width: number;
   readonly mayEdit: boolean;
   readonly actions: BenchActions;
+  readonly proposal: KeyProposal | undefined;
+  readonly onLeave: () => void;
 }) {
+  const [looked, setLooked] = useState<number>();
   const { segment, computed } = evaluated;
   const { music } = segment.exercise;
   const { keys } = computed;
@@ -50,8 +56,6 @@ export function Middle({
   if (keys.kind === 'chord')
     return <ChordKeys computed={computed} sections={sections} wording={wording} />;
   if (keys.kind !== 'ladder') return null;
-  const { best } = keys;
-  const start = (tonic: number | null) => actions.choose({ start: tonic }, `${segment.id} start`);
   return (
     <KeyStrip
       keys={keys}
@@ -59,13 +63,21 @@ export function Middle({
       wording={wording}
       width={width}
       mayEdit={mayEdit}
-      onStart={(tonic) => start(best.kind === 'ladder' && tonic === best.start ? null : tonic)}
+      onStart={actions.startOn}
+      onLook={(tonic) => setLooked(tonic)}
     >
       <StartWords
         keys={keys}
-        chosen={segment.choices.start}
         wording={wording}
-        onBest={mayEdit ? () => start(null) : undefined}
+        onBest={mayEdit ? () => actions.startOn(null) : undefined}
+        looked={looked}
+        asked={
+          proposal && {
+            ...proposalInWords(proposal, wording),
+            onDo: () => actions.choose(proposal.choices, `${segment.id} keys`),
+            onLeave,
+          }
+        }
       />
     </KeyStrip>
   );

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { type Tonight, type AccidentalPreference } from '@wide-fern/core';
+import { type PlaceNeed, type Tonight, type NoteWriting } from '@wide-fern/core';
 import {
   asSentences,
   decidingInWords,
@@ -11,21 +11,22 @@ import {
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
 import { needMet, type Evaluated } from '@wide-fern/plan';
-import { needMetInWords } from '@wide-fern/words';
-import { breathAdviceFor } from '@wide-fern/words';
+import { breathAdviceFor, needMetInWords, notPossibleInWords } from '@wide-fern/words';
 
 /** The right of the bench: why, what to say, what to mind, how long. */
 export function Words({
   evaluated,
   tonight,
+  forbids,
   wording,
-  accidentals,
+  writing,
   phraseSeconds,
 }: {
   readonly evaluated: Evaluated;
   readonly tonight: Tonight;
+  readonly forbids: readonly PlaceNeed[];
   readonly wording: Wording;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   /** How long the choir comfortably sings on one breath. */
   readonly phraseSeconds: number;
 }) {
@@ -35,14 +36,22 @@ export function Words({
   const { sung, problem } = keys.kind === 'ladder' ? keys : {};
   const met = needMet(evaluated, tonight);
   const why = [
-    ...(met ? [needMetInWords(met, accidentals)] : []),
+    ...(met ? [needMetInWords(met, writing)] : []),
     ...(sung && problem ? asSentences(decidingInWords(sung, problem, wording)) : []),
   ];
+  const not = notPossibleInWords(exercise.needs, forbids);
   const breath = breathAdviceFor(exercise, segment.choices, phraseSeconds);
   const moves = sung && problem ? asSentences(movesInWords(sung, problem, wording)) : [];
   const edges = sung && problem ? asSentences(edgesInWords(sung, problem, wording)) : [];
   return (
     <Box as="dl" fontSize="13px">
+      {not && (
+        <WordRow label="Place">
+          <Box as="span" color="sporeText">
+            {not}
+          </Box>
+        </WordRow>
+      )}
       {why.length > 0 && <WordRow label="Why">{why.join(' ')}</WordRow>}
       {sung && (
         <WordRow label="Parts">
@@ -51,12 +60,14 @@ export function Words({
       )}
       {edges.length > 0 && <WordRow label="Edge">{edges.join(' ')}</WordRow>}
       {breath && <WordRow label="Breath">{breath}</WordRow>}
-      <WordRow label="Cue">
-        <Name as="span" fontSize="15px">
-          {exercise.cue}
-        </Name>
-      </WordRow>
-      <WordRow label="Purpose">{exercise.purpose}</WordRow>
+      {exercise.cue && (
+        <WordRow label="Cue">
+          <Name as="span" fontSize="15px">
+            {exercise.cue}
+          </Name>
+        </WordRow>
+      )}
+      {exercise.purpose && <WordRow label="Purpose">{exercise.purpose}</WordRow>}
       {exercise.cautions.length > 0 && (
         <WordRow label="Caution">
           <Cautions cautions={exercise.cautions} />

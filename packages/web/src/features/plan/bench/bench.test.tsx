@@ -1,33 +1,51 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
-import { choose, evaluate, performAll } from '@wide-fern/plan';
+import type { Choices } from '@wide-fern/contract';
+import { choose, evaluate, keysNumber, performAll, startOn } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { system } from '../../../ui/system';
 import type { BenchActions } from './actions';
 import { Bench } from './Bench';
 
 /** The bench of one exercise, with what is chosen for it, and what it asks to be done. */
-function showBench(id: string, { changed = {}, mayEdit = true } = {}) {
+function showBench(
+  id: string,
+  {
+    changed = {},
+    mayEdit = true,
+    asked,
+  }: { changed?: Partial<Choices>; mayEdit?: boolean; asked?: Partial<Choices> } = {},
+) {
   const plan = evaluate(performAll(documentOf(id), [choose(id, changed)]), 900);
   const hear = jest.fn();
   const actions = {
     hear,
     choose: jest.fn<BenchActions['choose']>(),
+    startOn: jest.fn<BenchActions['startOn']>(),
+    keysBy: jest.fn<BenchActions['keysBy']>(),
     moveBy: jest.fn<BenchActions['moveBy']>(),
     takeOut: jest.fn<BenchActions['takeOut']>(),
   };
+  const onLeave = jest.fn();
+  const [{ segment }] = plan.segments as [(typeof plan.segments)[number]];
+  const step = asked?.start
+    ? startOn(segment, asked.start, plan.document)
+    : asked?.repetitions && keysNumber(segment, asked.repetitions, plan.document);
   render(
     <ChakraProvider value={system}>
       <Bench
         evaluated={plan.segments[0]!}
         plan={plan}
-        accidentals="flats"
+        forbids={asked ? [] : ['standing', 'noise']}
+        writing="flats"
         phraseSeconds={9}
         hearing={{ canBeHeard: true, isOn: false, failed: undefined, toggle: hear }}
         mayEdit={mayEdit}
         width={1280}
         actions={actions}
+        proposal={step && step.kind === 'ask' ? step.proposal : undefined}
+        onLeave={onLeave}
       />
     </ChakraProvider>,
   );
@@ -55,6 +73,12 @@ describe('the bench', () => {
     expect(screen.getByRole('status').textContent).toContain('Best start A.');
   });
 
+  it('says what it needs that the place does not allow', () => {
+    showBench('settle-the-feet');
+    const bench = screen.getByRole('region', { name: /^Bench: / });
+    expect(bench.textContent).toContain('Needs standing, which the place does not allow.');
+  });
+
   it('lets the segment be heard', () => {
     const { hear } = showBench('narrow-hum');
     fireEvent.click(button('hear it'));
@@ -68,24 +92,43 @@ describe('the bench', () => {
   });
 
   it('marks the best start, and starts on another key when it is chosen', () => {
-    const { choose: chosen } = showBench('slate-steps');
+    const { startOn: started } = showBench('slate-steps');
     expect(button('Start on A, the best start').getAttribute('aria-pressed')).toBe('true');
+    // What it would ask is said before it is done.
+    fireEvent.focus(button('Start on C'));
+    expect(screen.getByRole('status').textContent).toMatch(/Start C is harder than A/);
+    fireEvent.blur(button('Start on C'));
+    expect(screen.getByRole('status').textContent).toContain('Best start A.');
     fireEvent.click(button('Start on C'));
-    expect(chosen).toHaveBeenLastCalledWith({ start: 60 }, 'slate-steps start');
-    fireEvent.click(button('Start on A, the best start'));
-    expect(chosen).toHaveBeenLastCalledWith({ start: null }, 'slate-steps start');
+    expect(started).toHaveBeenLastCalledWith(60);
   });
 
   it('says what a start chosen by hand costs, and offers the best one', () => {
-    const { choose: chosen } = showBench('slate-steps', { changed: { start: 60 } });
+    const { startOn: started } = showBench('slate-steps', { changed: { start: 60 } });
     expect(screen.getByRole('status').textContent).toMatch(/Start C is harder than A/);
     fireEvent.click(button('take the best, A'));
-    expect(chosen).toHaveBeenLastCalledWith({ start: null }, 'slate-steps start');
+    expect(started).toHaveBeenLastCalledWith(null);
   });
 
-  it('says when nobody can sing a start', () => {
-    showBench('pulley', { changed: { start: 100 } });
-    expect(screen.getByRole('status').textContent).toContain('Nobody can start on E');
+  it('shows who would go beyond their reach before it is done, and marks it afterwards', () => {
+    const { choose: chosen } = showBench('pulley', { asked: { start: 90 } });
+    const asked = screen.getByRole('status').textContent;
+    expect(asked).toMatch(/^From G♭ the sopranos go above their reach in \w+ keys/);
+    expect(asked).toContain('Nothing is changed yet.');
+    fireEvent.click(button('sing it anyway'));
+    expect(chosen).toHaveBeenLastCalledWith({ start: 90 }, 'pulley keys');
+    cleanup();
+    showBench('pulley', { changed: { start: 90 } });
+    expect(screen.getByRole('status').textContent).toMatch(/above their reach .*Sung anyway\./);
+  });
+
+  it('shows where a ladder would begin that cannot go on from its start', () => {
+    const { choose: chosen } = showBench('slate-steps', { asked: { repetitions: 3 } });
+    expect(screen.getByRole('status').textContent).toMatch(
+      /^With three keys it cannot start where it does: it would go /,
+    );
+    fireEvent.click(button(/^start on /));
+    expect(chosen).toHaveBeenLastCalledWith({ repetitions: 3 }, 'slate-steps keys');
   });
 
   it('reads a cell of the strip in words when it has the focus', () => {
@@ -101,11 +144,11 @@ describe('the bench', () => {
   });
 
   it('steps and takes figures within their limits', () => {
-    const { choose: chosen } = showBench('narrow-hum');
+    const { choose: chosen, keysBy } = showBench('narrow-hum');
     fireEvent.click(button('Tempo: more'));
     expect(chosen).toHaveBeenLastCalledWith({ tempo: 86 }, 'narrow-hum tempo');
     fireEvent.click(button('− one key'));
-    expect(chosen).toHaveBeenLastCalledWith({ repetitions: 4 }, 'narrow-hum repetitions');
+    expect(keysBy).toHaveBeenLastCalledWith(-1);
     const tempo = screen.getByRole('textbox', { name: 'Tempo' });
     fireEvent.change(tempo, { target: { value: '72,5' } });
     fireEvent.keyDown(tempo, { key: 'Enter' });

@@ -1,5 +1,5 @@
 import type { Evening } from '@wide-fern/contract';
-import type { AccidentalPreference } from '@wide-fern/core';
+import type { NoteWriting } from '@wide-fern/core';
 import { useState, type PointerEvent } from 'react';
 import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
@@ -123,7 +123,7 @@ export function Weave({
   start,
   clock,
   chosen,
-  accidentals,
+  writing,
   onChoose,
 }: {
   readonly plan: EvaluatedPlan;
@@ -135,7 +135,7 @@ export function Weave({
   readonly start: number;
   readonly clock: Clock;
   readonly chosen: string | null;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onChoose: (segment: string) => void;
 }) {
   const [moment, setMoment] = useState<number>();
@@ -188,7 +188,7 @@ export function Weave({
           axis={axis}
           segments={plan.segments}
           need={needs.find(({ part }) => part === band.id)}
-          accidentals={accidentals}
+          writing={writing}
           labelX={layout.margin}
         />
       ))}

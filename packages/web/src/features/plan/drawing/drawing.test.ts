@@ -33,9 +33,11 @@ describe('axes', () => {
     expect(middleOf(all, 18)).toBe(249);
   });
   it('name at most three notes, and figures that do not collide', () => {
-    expect(namedNotes([62, 79])).toEqual([62, 71, 79]);
-    expect(namedNotes([60, 66])).toEqual([60, 66]);
-    expect(namedNotes([60, 60])).toEqual([60]);
+    expect(namedNotes([62, 79], { perSemitone: 3 })).toEqual([62, 71, 79]);
+    expect(namedNotes([60, 66], { perSemitone: 9 })).toEqual([60, 66]);
+    // Too low for three names: they would print over each other.
+    expect(namedNotes([62, 79], { perSemitone: 1.1 })).toEqual([62, 79]);
+    expect(namedNotes([60, 60], { perSemitone: 3 })).toEqual([60]);
     expect(figuredMinutes(900, 1112, 90)).toEqual([0, 2, 4, 6, 8, 10, 12, 14]);
     expect(figuredMinutes(900, 290, 90)).toEqual([0, 5, 10, 15]);
   });

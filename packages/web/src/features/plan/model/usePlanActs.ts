@@ -1,15 +1,23 @@
 import { planActs, type PlanStore } from '@wide-fern/client';
 import type { Exercise } from '@wide-fern/contract';
-import type { Evaluated } from '@wide-fern/plan';
+import type { Evaluated, KeyProposal } from '@wide-fern/plan';
 import { editSaid } from '@wide-fern/words';
 import { useMemo, useState, type RefObject } from 'react';
 import { useHere } from '../../../here/session';
 import { lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { planShortcuts } from './planShortcuts';
 import { useSegmentHearing } from './useSegmentHearing';
+import { useUndoSaid } from './useUndoSaid';
 
 /** What stands below the strip. */
 export type Opened = 'bench' | 'shelf' | 'keys';
+
+/** The chosen segment has the focus as soon as it is drawn. */
+function focusIn(frame: RefObject<HTMLElement | null>): void {
+  requestAnimationFrame(() => {
+    frame.current?.querySelector<HTMLElement>('[data-segment][aria-current]')?.focus();
+  });
+}
 
 /** What can be done in a plan, by hand or by key, and what was done last, in words. */
 export function usePlanActs(
@@ -23,12 +31,18 @@ export function usePlanActs(
   const [letters, setLetters] = useState(lettersOn);
   const [said, setSaid] = useState('');
   const hearing = useSegmentHearing(evaluated, document.tonight.sections);
-  const focusChosen = () => {
-    requestAnimationFrame(() => {
-      frame.current?.querySelector<HTMLElement>('[data-segment][aria-current]')?.focus();
-    });
-  };
-  const actions = useMemo(() => planActs(store, (fact) => setSaid(editSaid(fact) ?? '')), [store]);
+  const focusChosen = () => focusIn(frame);
+  const [proposal, setProposal] = useState<KeyProposal>();
+  useUndoSaid(store, setSaid);
+  const actions = useMemo(() => {
+    const acts = planActs(store, (fact) => setSaid(editSaid(fact) ?? ''), setProposal);
+    // The word that took it out is gone with it: the keyboard goes on from the segment that follows.
+    const takeOut = () => {
+      acts.takeOut();
+      focusIn(frame);
+    };
+    return { ...acts, takeOut };
+  }, [store, frame]);
   const go = (by: number) => {
     actions.goBy(by);
     setOpen('bench');
@@ -58,6 +72,9 @@ export function usePlanActs(
     setOpen,
     said,
     setSaid,
+    /** What would become of the chosen segment's keys, while it is only asked. */
+    proposal: proposal?.segment === evaluated?.segment.id ? proposal : undefined,
+    leaveProposal: () => setProposal(undefined),
     letters,
     setLetters,
     hearing,

@@ -1,4 +1,4 @@
-import { noteName, type AccidentalPreference, type PitchRange } from '@wide-fern/core';
+import { noteName, type NoteWriting, type PitchRange } from '@wide-fern/core';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 import { isBlack, namedNotes, notesOf, type PitchAxis } from './geometry';
@@ -7,6 +7,10 @@ const keyHeight = 36;
 const spanHeight = 19;
 
 /** A piece as the keys measure it for one part. */
+/** As much of a title as there is room for. */
+const shortened = (title: string, most: number): string =>
+  title.length > most ? `${title.slice(0, most - 2).trimEnd()}…` : title;
+
 export interface PieceSpan {
   readonly title: string;
   readonly range: PitchRange;
@@ -27,14 +31,14 @@ function Span({
   band,
   hue,
   y,
-  accidentals,
+  writing,
 }: {
   readonly span: PieceSpan;
   readonly axis: PitchAxis;
   readonly band: PitchRange;
   readonly hue: string;
   readonly y: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const { title, range } = span;
   const ends = beyond(range, band);
@@ -53,7 +57,7 @@ function Span({
   return (
     <g>
       <SvgText x={0} y={y + 4} size={13} isName ink="ink">
-        {narrow && title.length > 13 ? `${title.slice(0, 11).trimEnd()}…` : title}
+        {shortened(title, narrow ? 13 : 28)}
       </SvgText>
       <line x1={from} x2={to} y1={y} y2={y} stroke={color('inkSoft')} strokeWidth={1.2} />
       {ends.includes('low') ? (
@@ -73,7 +77,7 @@ function Span({
         weight={ends.includes('low') ? 650 : 400}
         ink={ends.includes('low') ? 'ink' : 'inkSoft'}
       >
-        {noteName(range[0], accidentals)}
+        {noteName(range[0], writing)}
       </SvgText>
       <SvgText
         x={high + 6}
@@ -81,7 +85,7 @@ function Span({
         weight={ends.includes('high') ? 650 : 400}
         ink={ends.includes('high') ? 'ink' : 'inkSoft'}
       >
-        {noteName(range[1], accidentals)}
+        {noteName(range[1], writing)}
       </SvgText>
     </g>
   );
@@ -94,14 +98,14 @@ export function KeyAxis({
   pieces,
   width,
   hue,
-  accidentals,
+  writing,
 }: {
   readonly axis: PitchAxis;
   readonly band: PitchRange;
   readonly pieces: readonly PieceSpan[];
   readonly width: number;
   readonly hue: string;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const notes = notesOf(axis);
   const height = 60 + pieces.length * spanHeight;
@@ -111,10 +115,10 @@ export function KeyAxis({
       height={height}
       role="img"
       aria-label={[
-        `Keys from ${noteName(axis.lowest, accidentals)} to ${noteName(axis.highest, accidentals)}.`,
+        `Keys from ${noteName(axis.lowest, writing)} to ${noteName(axis.highest, writing)}.`,
         ...pieces.map(
           ({ title, range }) =>
-            `${title}: ${noteName(range[0], accidentals)} to ${noteName(range[1], accidentals)}${beyond(range, band).length > 0 ? ', beyond the band' : ''}.`,
+            `${title}: ${noteName(range[0], writing)} to ${noteName(range[1], writing)}${beyond(range, band).length > 0 ? ', beyond the band' : ''}.`,
         ),
       ].join(' ')}
       style={{ display: 'block' }}
@@ -178,7 +182,7 @@ export function KeyAxis({
       />
       {namedNotes(axis, band).map((note) => (
         <SvgText key={note} x={axis.middle(note)} y={54} textAnchor="middle">
-          {noteName(note, accidentals)}
+          {noteName(note, writing)}
         </SvgText>
       ))}
       {band
@@ -193,7 +197,7 @@ export function KeyAxis({
             size={13}
             hue={hue}
           >
-            {noteName(note, accidentals)}
+            {noteName(note, writing)}
           </SvgText>
         ))}
       {pieces.map((span, i) => (
@@ -204,7 +208,7 @@ export function KeyAxis({
           band={band}
           hue={hue}
           y={70 + i * spanHeight}
-          accidentals={accidentals}
+          writing={writing}
         />
       ))}
       {[axis.x(band[0]), axis.x(band[1] + 1)].map((x) => (

@@ -2,7 +2,7 @@ import { allInWords, rangeInFigures } from '@wide-fern/words';
 import {
   noteName,
   wantedForEdge,
-  type AccidentalPreference,
+  type NoteWriting,
   type PitchRange,
   type SectionPicture,
   type SingerRange,
@@ -24,7 +24,7 @@ export function ShareCurve({
   width,
   hue,
   change,
-  accidentals,
+  writing,
   onWanted,
 }: {
   readonly picture: SectionPicture;
@@ -34,7 +34,7 @@ export function ShareCurve({
   readonly width: number;
   readonly hue: string;
   readonly change: PitchRange;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onWanted: (wanted: number) => void;
 }) {
   const dots = useId();
@@ -97,7 +97,7 @@ export function ShareCurve({
         picture={picture}
         axis={axis}
         narrow={narrow}
-        accidentals={accidentals}
+        writing={writing}
         y={y(wanted)}
         countAt={count}
         onWanted={want}
@@ -110,7 +110,7 @@ export function ShareCurve({
           picture={picture}
           right={axis.left - 12}
           top={aroundTop(y(wanted))}
-          accidentals={accidentals}
+          writing={writing}
           onWanted={want}
         />
       )}
@@ -122,7 +122,7 @@ export function ShareCurve({
       ).map(([end, x, drag]) => (
         <g key={end} {...drag} aria-hidden="true">
           <title>
-            {`Move the ${end === 'low' ? 'lower' : 'upper'} edge, now ${noteName(end === 'low' ? comfort[0] : comfort[1], accidentals)}`}
+            {`Move the ${end === 'low' ? 'lower' : 'upper'} edge, now ${noteName(end === 'low' ? comfort[0] : comfort[1], writing)}`}
           </title>
           <rect x={x - 12} y={bottom - 1} width={24} height={24} fill="transparent" />
           <Grip x={x} y={bottom + 10} />
@@ -137,7 +137,7 @@ function Level({
   picture: { singers, wanted, comfort },
   axis,
   narrow,
-  accidentals,
+  writing,
   y,
   countAt,
   onWanted,
@@ -145,7 +145,7 @@ function Level({
   readonly picture: SectionPicture;
   readonly axis: PitchAxis;
   readonly narrow: boolean;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly y: number;
   /** How many singers a height stands for. */
   readonly countAt: (y: number) => number;
@@ -169,7 +169,7 @@ function Level({
       aria-valuemin={1}
       aria-valuemax={singers}
       aria-valuenow={wanted}
-      aria-valuetext={`${wanted} of ${singers}; ${rangeInFigures(comfort, accidentals)}`}
+      aria-valuetext={`${wanted} of ${singers}; ${rangeInFigures(comfort, writing)}`}
       aria-orientation="vertical"
       onKeyDown={keys}
     >
@@ -188,14 +188,14 @@ function Around({
   picture: { around, wanted },
   right,
   top,
-  accidentals,
+  writing,
   onWanted,
 }: {
   readonly picture: SectionPicture;
   readonly right: number;
   /** Where the first of its lines stands. */
   readonly top: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onWanted: (wanted: number) => void;
 }) {
   return (
@@ -217,7 +217,7 @@ function Around({
             weight={count === wanted ? 650 : 400}
             ink={count === wanted ? 'ink' : 'inkSoft'}
           >
-            {suits ? rangeInFigures(band, accidentals) : 'no note'}
+            {suits ? rangeInFigures(band, writing) : 'no note'}
           </SvgText>
         </g>
       ))}

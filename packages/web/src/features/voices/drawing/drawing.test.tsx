@@ -29,7 +29,7 @@ describe('the share curve', () => {
         width={1000}
         hue="green"
         change={[70, 74]}
-        accidentals="flats"
+        writing="flats"
         onWanted={(count) => {
           asked.push(count);
           setWanted(count);

@@ -1,11 +1,11 @@
-import { noteName, type AccidentalPreference } from '@wide-fern/core';
+import { noteName, type NoteWriting } from '@wide-fern/core';
 import { holdRules, type Heard } from '@wide-fern/sound';
 
 const cents = (by: number): string =>
   by === 0 ? 'right on it' : `${Math.abs(by)} cents too ${by > 0 ? 'high' : 'low'}`;
 
 /** What is heard, in words for whoever sings. */
-export function heardInWords(heard: Heard, accidentals: AccidentalPreference): string {
+export function heardInWords(heard: Heard, writing: NoteWriting): string {
   switch (heard.kind) {
     case 'waiting':
       return 'Listening.';
@@ -19,7 +19,7 @@ export function heardInWords(heard: Heard, accidentals: AccidentalPreference): s
     case 'octave':
       return `You sang it an octave ${heard.way}.`;
     case 'other':
-      return `That is ${noteName(heard.note, accidentals)}, ${cents(heard.cents)}.`;
+      return `That is ${noteName(heard.note, writing)}, ${cents(heard.cents)}.`;
     case 'silence':
       return 'Nothing to hear yet. Sing nearer to the microphone, or answer by hand.';
     case 'noise':

@@ -3,7 +3,7 @@ import { mixedChoir, usualTrims } from '@wide-fern/core';
 import { singerNamed, voices } from '../testing/choir';
 import { rowsTonight, sectionView, trimOf, type VoicesSetting } from './section';
 import { rowState, sectionSentence, tonightInWords } from './words';
-import { absenceInWords, conditionInWords, trimInWords } from '@wide-fern/words';
+import { absenceInWords, conditionInWords, statesInWords, trimInWords } from '@wide-fern/words';
 
 const soprano = mixedChoir[0]!;
 const singer = (name: string, more: Partial<Singer> = {}): Singer =>
@@ -128,6 +128,15 @@ describe('words about an evening', () => {
       'cold, or illness about: each top two semitones lower and each low end a semitone higher',
     );
     expect(trimInWords({ top: 0, bottom: 0 })).toBe('');
+  });
+  it('name what it changes how singers are', () => {
+    const say = (comfort: [number, number]) => statesInWords('basses', comfort, [47, 66], 'flats');
+    expect(say([48, 65])).toBe(
+      'as they are tonight, the basses’ band narrows from B2–G♭4 to C3–F4',
+    );
+    expect(say([46, 66])).toMatch(/widens from B2–G♭4 to B♭2–G♭4/);
+    expect(say([48, 67])).toMatch(/moves/);
+    expect(say([47, 66])).toBeUndefined();
   });
   it('name what absence costs a section, or gives it', () => {
     const basses = { one: 'bass', many: 'basses' };

@@ -7,7 +7,7 @@ import {
   rangeInWords,
   trimInWords,
 } from '@wide-fern/words';
-import { type AccidentalPreference, type Condition, type Trim } from '@wide-fern/core';
+import { type NoteWriting, type Condition, type Trim } from '@wide-fern/core';
 import type { Row, SectionView } from './section';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
@@ -16,11 +16,11 @@ const capital = (text: string): string => text.charAt(0).toUpperCase() + text.sl
 export function sectionSentence(
   { part, section: band, picture, rows }: SectionView,
   when: string,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
   const name = capital(part.many);
   const opening = when === '' ? name : `${name} ${when}`;
-  const range = rangeInWords(band.comfort, accidentals);
+  const range = rangeInWords(band.comfort, writing);
   if (rows.length === 0) {
     return `${name}: nobody is on the roster yet. Until then, what ${part.many} usually sing: ${range}.`;
   }
@@ -54,12 +54,12 @@ export function tonightInWords(
   row: Row,
   trim: Trim,
   condition: Condition,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
   const { range, states, away, checkedToday } = row;
   if (away) return 'Away: not counted tonight.';
   if (!range) return 'No range is known yet, so the section’s band does without.';
-  const here = rangeInWords(range.comfort, accidentals);
+  const here = rangeInWords(range.comfort, writing);
   if (checkedToday) return `Checked today, so as it was found: ${here}.`;
   const cuts = trimInWords(trim);
   if (cuts === '') return `Easy tonight: ${here}.`;

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { KeptCheck } from '@wide-fern/contract';
-import { noteName, type AccidentalPreference, type PitchRange } from '@wide-fern/core';
+import { noteName, type NoteWriting, type PitchRange } from '@wide-fern/core';
 import {
   BarController,
   BarElement,
@@ -13,19 +13,12 @@ import {
 import { useState } from 'react';
 import { Bar } from 'react-chartjs-2';
 import { Label, WordButton } from '../../../ui/words';
-import { rangeInFigures } from '@wide-fern/words';
+import { rangeInFigures, datedInWords } from '@wide-fern/words';
 
 Chart.register(BarController, BarElement, CategoryScale, LinearScale, Tooltip);
 
 const rowHeight = 24;
 const footHeight = 34;
-
-const dateWords = new Intl.DateTimeFormat('en-GB', {
-  timeZone: 'UTC',
-  day: 'numeric',
-  month: 'short',
-  year: 'numeric',
-});
 
 /** A colour of the page as the canvas takes it: a canvas knows no variables. */
 const resolved = (css: string): string => {
@@ -41,20 +34,20 @@ export default function CheckHistory({
   checks,
   tonight,
   hue,
-  accidentals,
+  writing,
   onDrop,
 }: {
   /** The newest first. */
   readonly checks: readonly KeptCheck[];
   readonly tonight: { readonly comfort: PitchRange; readonly reach: PitchRange } | undefined;
   readonly hue: string;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onDrop: (check: string) => void;
 }) {
   const [all, setAll] = useState(false);
   const shown = all ? checks : checks.slice(0, 6);
   const dated = [...shown].reverse().map(({ checkedOn, comfort, reach }) => ({
-    label: dateWords.format(new Date(checkedOn)),
+    label: datedInWords(checkedOn),
     comfort,
     reach,
   }));
@@ -81,7 +74,7 @@ export default function CheckHistory({
           const notes = Array.from({ length: high - low + 3 }, (_, i) => low - 1 + i);
           axis.ticks = notes.filter((note) => note % 12 === 0).map((value) => ({ value }));
         },
-        ticks: { color: ink, font, callback: (note) => noteName(Number(note), accidentals) },
+        ticks: { color: ink, font, callback: (note) => noteName(Number(note), writing) },
       },
       y: {
         stacked: true,
@@ -97,7 +90,7 @@ export default function CheckHistory({
         callbacks: {
           label: ({ dataIndex }) => {
             const row = rows[dataIndex]!;
-            return `easy ${rangeInFigures(row.comfort, accidentals)}, reach ${rangeInFigures(row.reach, accidentals)}`;
+            return `easy ${rangeInFigures(row.comfort, writing)}, reach ${rangeInFigures(row.reach, writing)}`;
           },
         },
       },
@@ -111,7 +104,7 @@ export default function CheckHistory({
           aria-label={rows
             .map(
               ({ label, comfort, reach }) =>
-                `${label}: easy ${rangeInFigures(comfort, accidentals)}, reach ${rangeInFigures(reach, accidentals)}`,
+                `${label}: easy ${rangeInFigures(comfort, writing)}, reach ${rangeInFigures(reach, writing)}`,
             )
             .join('; ')}
           options={options}

@@ -37,7 +37,7 @@ const clefOf = ({ octave, comfort }: PanelProps['section']['part']) =>
 
 /** A range check of one singer, step by step: by hand, by key, or by the microphone. */
 export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row: Row }) {
-  const { accidentals } = useHere().choir;
+  const { writing } = useHere().choir;
   const { singer } = row;
   const { part } = section;
   const {
@@ -82,10 +82,10 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
           </Box>
           <Flex align="center" justify="space-between" gap="0" minH="114px">
             <Name fontSize="56px" lineHeight="1" role="status" aria-live="polite">
-              {noteName(now.note, accidentals)}
+              {noteName(now.note, writing)}
             </Name>
             <Suspense fallback={null}>
-              <NoteStaff notes={onStaff} clef={clefOf(part)} accidentals={accidentals} />
+              <NoteStaff notes={onStaff} clef={clefOf(part)} writing={writing} />
             </Suspense>
           </Flex>
         </>
@@ -93,12 +93,12 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
       {now.kind === 'done' && (
         <Box as="h3" fontWeight={650} role="status" my="8px">
           The check is done
-          {found ? `: easy ${rangeInWords(found.comfort, accidentals)}.` : '.'}
+          {found ? `: easy ${rangeInWords(found.comfort, writing)}.` : '.'}
         </Box>
       )}
       {now.kind === 'other-start' && (
         <Box my="8px" role="status">
-          {noteName(now.tried, accidentals)} is not easy to begin on. Take a note that is.
+          {noteName(now.tried, writing)} is not easy to begin on. Take a note that is.
           <Flex gap="8px" mt="8px">
             <QuietButton onClick={() => change(startElsewhere(check, now.tried - 4))}>
               Begin lower
@@ -115,14 +115,14 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
         now={note}
         around={part.reach}
         width={Math.max(200, width)}
-        accidentals={accidentals}
+        writing={writing}
       />
       {now.kind === 'ask' && (
         <>
           <Answers onAnswer={answer} />
           <Flex gap="16px" wrap="wrap">
             <WordButton disabled={sounding} onClick={() => void hear()}>
-              hear {noteName(now.note, accidentals)} (h)
+              hear {noteName(now.note, writing)} (h)
             </WordButton>
             <WordButton disabled={check.steps.length === 0} onClick={undo}>
               undo a step (u)
@@ -165,7 +165,7 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
       <Listen
         state={listening.state}
         byItself={by.itself}
-        accidentals={accidentals}
+        writing={writing}
         onStart={(open) => void listening.start(open)}
         onStop={listening.stop}
         onByItself={by.setItself}

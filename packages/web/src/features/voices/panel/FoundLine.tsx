@@ -1,9 +1,4 @@
-import {
-  noteName,
-  type AccidentalPreference,
-  type CheckFound,
-  type MidiNote,
-} from '@wide-fern/core';
+import { noteName, type NoteWriting, type CheckFound, type MidiNote } from '@wide-fern/core';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 import { pitchAxis } from '../drawing/geometry';
@@ -15,7 +10,7 @@ export function FoundLine({
   now,
   around,
   width,
-  accidentals,
+  writing,
 }: {
   readonly found: CheckFound | undefined;
   readonly start: MidiNote;
@@ -23,13 +18,13 @@ export function FoundLine({
   /** The part's reach, so that the axis stays while the line grows. */
   readonly around: readonly [MidiNote, MidiNote];
   readonly width: number;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
 }) {
   const axis = pitchAxis([around, [now ?? start, now ?? start], ...(found ? [found.reach] : [])], {
     left: 8,
     right: width - 8,
   });
-  const name = (note: MidiNote) => noteName(note, accidentals);
+  const name = (note: MidiNote) => noteName(note, writing);
   const y = 14;
   const words = found
     ? `Found so far: easy ${name(found.comfort[0])} to ${name(found.comfort[1])}, reach ${name(found.reach[0])} to ${name(found.reach[1])}.`

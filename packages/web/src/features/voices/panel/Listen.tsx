@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { AccidentalPreference } from '@wide-fern/core';
+import type { NoteWriting } from '@wide-fern/core';
 import { useState } from 'react';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
@@ -24,14 +24,14 @@ const sources: readonly { readonly value: string; readonly word: string; open: O
 export function Listen({
   state,
   byItself,
-  accidentals,
+  writing,
   onStart,
   onStop,
   onByItself,
 }: {
   readonly state: Listening;
   readonly byItself: boolean;
-  readonly accidentals: AccidentalPreference;
+  readonly writing: NoteWriting;
   readonly onStart: (open: OpenSource) => void;
   readonly onStop: () => void;
   readonly onByItself: (on: boolean) => void;
@@ -88,7 +88,7 @@ export function Listen({
             )}
           </Box>
           <Box role="status" fontSize="13px" mt="4px" minH="36px">
-            {heardInWords(heard, accidentals)}
+            {heardInWords(heard, writing)}
           </Box>
         </Box>
       )}
@@ -100,8 +100,9 @@ export function Listen({
       )}
       {!isOn && (
         <Label mt="8px">
-          A note held steady for a second within 60 cents counts as easy. What is heard stays on
-          this device; only the notes you keep are stored.
+          A note held steady for a second within 60 cents counts as easy. What is shown lags behind
+          the voice by about a tenth of a second, a wide vibrato by a quarter. What is heard stays
+          on this device; only the notes you keep are stored.
         </Label>
       )}
     </Box>

@@ -13,7 +13,7 @@ import type { PanelProps } from './props';
 
 /** A whole section checked as in a rehearsal: all sing up together, who drops out is ticked off, then down. */
 export function SectionCheckPanel({ section, onOpen }: PanelProps) {
-  const { accidentals } = useHere().choir;
+  const { writing } = useHere().choir;
   const { part } = section;
   const { check, found, singerOf, isOut, change, undo, canUndo, beginAgain, keep } =
     useSectionCheck(section, () => onOpen('section'));
@@ -44,7 +44,7 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
             {({ singer, comfort }) => (
               <Flex justify="space-between" gap="8px" fontSize="13px">
                 <Box truncate>{singer.name}</Box>
-                <Box whiteSpace="nowrap">{rangeInWords(comfort, accidentals)}</Box>
+                <Box whiteSpace="nowrap">{rangeInWords(comfort, writing)}</Box>
               </Flex>
             )}
           </LongList>
@@ -69,7 +69,7 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
           </Box>
           <Flex align="baseline" gap="16px" my="8px">
             <Name fontSize="64px" lineHeight="1" role="status">
-              {noteName(check.note, accidentals)}
+              {noteName(check.note, writing)}
             </Name>
             <Label>
               {check.singers.filter((id) => !isOut(id)).length} of {check.singers.length} still sing

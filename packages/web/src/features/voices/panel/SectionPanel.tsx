@@ -42,17 +42,16 @@ export function SectionPanel({
   const everyone = evening?.withEveryone.find(({ id }) => id === part.id);
   const absence =
     everyone && looked === null
-      ? absenceInWords(
-          { ...part, away, comfort: band.comfort },
-          everyone.comfort,
-          choir.accidentals,
-        )
+      ? absenceInWords({ ...part, away, comfort: band.comfort }, everyone.comfort, choir.writing)
       : undefined;
   return (
     <Box>
       <PanelHead title={part.many.charAt(0).toUpperCase() + part.many.slice(1)} />
       <Box mb="12px">
-        {countInWords(rows.length).replace(/^./, (first) => first.toUpperCase())} on the roster
+        {rows.length === 0
+          ? 'Nobody'
+          : countInWords(rows.length).replace(/^./, (first) => first.toUpperCase())}{' '}
+        on the roster
         {unknown > 0 ? `, ${countInWords(unknown)} without a known range` : ''}
         {away > 0 ? `, ${countInWords(away)} away` : ''}.
       </Box>
@@ -62,7 +61,7 @@ export function SectionPanel({
           {narrowing.slice(0, 3).map(({ ids, comfort }) => (
             <Box key={ids.join()}>
               {withoutInWords(ids.map(nameOf)).replace(/^w/, 'W')}, it would be{' '}
-              {rangeInWords(comfort, choir.accidentals)}.
+              {rangeInWords(comfort, choir.writing)}.
             </Box>
           ))}
           <Label>Only those who lead see this.</Label>

@@ -39,7 +39,7 @@ export function SingerPanel({
   return (
     <Box>
       <PanelHead title={singer.name} onClose={() => onOpen('section')} />
-      <Box mb="8px">{tonightInWords(row, trimOf(row, setting), condition, choir.accidentals)}</Box>
+      <Box mb="8px">{tonightInWords(row, trimOf(row, setting), condition, choir.writing)}</Box>
       <Label>
         {capital(section.part.one)}
         {singer.also.length > 0
@@ -85,7 +85,7 @@ export function SingerPanel({
             checks={checks.data}
             tonight={row.range}
             hue={hue}
-            accidentals={choir.accidentals}
+            writing={choir.writing}
             onDrop={(check) => void dropCheck(choir.id, singer.id, check)}
           />
         </Suspense>
@@ -97,7 +97,7 @@ export function SingerPanel({
           </Box>
           {possible.map((fit, i) => (
             <Box key={fit.part} color={i === 0 ? 'ink' : 'inkSoft'}>
-              {capital(partFitInWords(fit, partOf(fit.part), choir.accidentals))}
+              {capital(partFitInWords(fit, partOf(fit.part), choir.writing))}
               {i === 0 && possible.length > 1 ? '; suits best' : ''}.
             </Box>
           ))}

@@ -1,20 +1,19 @@
-import { Box, Flex } from '@chakra-ui/react';
-import { conditions, singerStates } from '@wide-fern/core';
+import { Box } from '@chakra-ui/react';
+import { conditions } from '@wide-fern/core';
 import {
   conditionWords,
-  stateWords,
   dayName,
   absenceInWords,
   conditionInWords,
   rangeInWords,
+  statesInWords,
 } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
-import { LongList } from '../../../ui/LongList';
 import { SelectField } from '../../../ui/SelectField';
-import { Label, WordButton } from '../../../ui/words';
-import type { Row } from '../model/section';
+import { Label } from '../../../ui/words';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
+import { WhoList } from './WhoList';
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 const conditionOptions = conditions.map((value) => ({
@@ -23,7 +22,7 @@ const conditionOptions = conditions.map((value) => ({
 }));
 
 /** Who is here on the coming evening, and how: everyone, as usual, until something is said. */
-export function TonightPanel({ data, section, onOpen }: PanelProps) {
+export function TonightPanel({ data, section, sections, onOpen }: PanelProps) {
   const { choir } = useHere();
   const { evening, presence, setting } = data;
   if (!evening || !presence.presence) return null;
@@ -33,17 +32,10 @@ export function TonightPanel({ data, section, onOpen }: PanelProps) {
   const everyone = evening.withEveryone.find(({ id }) => id === part.id);
   const absence =
     everyone &&
-    absenceInWords({ ...part, away, comfort: band.comfort }, everyone.comfort, choir.accidentals);
-  const say = (row: Row, more: { away?: boolean; states?: Row['statesTonight'] }) =>
-    presence.change({
-      singers: [
-        {
-          singer: row.singer.id,
-          away: more.away ?? row.away,
-          states: [...(more.states ?? row.statesTonight)],
-        },
-      ],
-    });
+    absenceInWords({ ...part, away, comfort: band.comfort }, everyone.comfort, choir.writing);
+  const usual = evening.asUsual.find(({ id }) => id === part.id);
+  const states =
+    everyone && usual && statesInWords(part.many, everyone.comfort, usual.comfort, choir.writing);
   return (
     <Box>
       <PanelHead title="Who is here" onClose={() => onOpen('section')} close="done" />
@@ -66,81 +58,10 @@ export function TonightPanel({ data, section, onOpen }: PanelProps) {
           {presence.trouble}
         </Box>
       )}
-      <Flex justify="space-between" align="baseline" mt="16px" mb="4px">
-        <Box as="h3" fontWeight={650}>
-          {capital(part.many)}: {rows.length - away} of {rows.length} here
-        </Box>
-        {away > 0 && (
-          <WordButton
-            fontSize="13px"
-            onClick={() =>
-              presence.change({
-                singers: rows
-                  .filter((row) => row.away)
-                  .map(({ singer, statesTonight }) => ({
-                    singer: singer.id,
-                    away: false,
-                    states: [...statesTonight],
-                  })),
-              })
-            }
-          >
-            all here
-          </WordButton>
-        )}
-      </Flex>
-      <LongList
-        items={rows}
-        label={`Who of the ${part.many} is here`}
-        rowHeight={30}
-        mostHeight={390}
-        keyOf={({ singer }) => singer.id}
-      >
-        {(row) => (
-          <Flex h="30px" align="center" gap="8px" fontSize="13px">
-            <Box asChild flex="1" minW={0} display="flex" alignItems="center" gap="8px">
-              <label>
-                <input
-                  type="checkbox"
-                  checked={!row.away}
-                  onChange={() => say(row, { away: !row.away })}
-                />
-                <Box as="span" truncate color={row.away ? 'inkSoft' : 'ink'}>
-                  {row.singer.name}
-                </Box>
-              </label>
-            </Box>
-            {!row.away && (
-              <Box asChild bg="sheet" borderWidth="1px" borderRadius="3px" maxW="120px">
-                <select
-                  aria-label={`How ${row.singer.name} is tonight`}
-                  value={row.statesTonight[0] ?? ''}
-                  onChange={(event) => {
-                    const found = singerStates.find((one) => one === event.currentTarget.value);
-                    say(row, { states: found ? [found] : [] });
-                  }}
-                >
-                  <option value="">
-                    {row.singer.states.length > 0
-                      ? row.singer.states.map((state) => stateWords[state]).join(', ')
-                      : 'as usual'}
-                  </option>
-                  {singerStates
-                    .filter((state) => !row.singer.states.includes(state))
-                    .map((state) => (
-                      <option key={state} value={state}>
-                        {stateWords[state]}
-                      </option>
-                    ))}
-                </select>
-              </Box>
-            )}
-          </Flex>
-        )}
-      </LongList>
+      <WhoList sections={sections} section={section} change={presence.change} />
       <Box mt="12px" role="status">
-        {absence ? `${capital(absence)}.` : ''} Easy tonight:{' '}
-        {rangeInWords(band.comfort, choir.accidentals)}.
+        {[states, absence].map((words) => (words ? `${capital(words)}. ` : ''))}
+        Easy tonight: {rangeInWords(band.comfort, choir.writing)}.
       </Box>
       <Label mt="8px">
         Trims are rules of thumb, not a finding about a voice. Whoever is hoarse or in pain does not

@@ -23,6 +23,7 @@ const opened: string[] = [];
 const panel = (singers = sopranos): PanelProps => ({
   data: {} as PanelProps['data'],
   section: sopranosTonight(singers),
+  sections: [sopranosTonight(singers)],
   place: 0,
   row: undefined,
   onOpen: (kind) => opened.push(kind),

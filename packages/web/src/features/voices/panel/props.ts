@@ -7,6 +7,8 @@ export type PanelKind = 'section' | 'singer' | 'check' | 'edit' | 'section-check
 export interface PanelProps {
   readonly data: ReadyVoices;
   readonly section: SectionView;
+  /** All of them, the highest first. */
+  readonly sections: readonly SectionView[];
   readonly place: number;
   readonly row: Row | undefined;
   readonly onOpen: (kind: PanelKind) => void;

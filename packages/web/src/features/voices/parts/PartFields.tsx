@@ -6,13 +6,15 @@ import { WordButton } from '../../../ui/words';
 import type { PartForm } from './partForm';
 
 const octaveWords: Readonly<Record<OctaveStep, string>> = {
-  12: 'an octave above the tonic given',
-  0: 'where the tonic is given',
+  12: 'an octave above the key’s own pitch',
+  0: 'at the key’s own pitch',
   [-12]: 'an octave below it',
   [-24]: 'two octaves below it',
 };
 const octaveOptions = octaveSteps.map((step) => ({ value: String(step), word: octaveWords[step] }));
-const endOptions = rangeEnds.map((value) => ({ value, word: `told by its ${value}` }));
+/** By which end of a voice this part is told from its neighbours. */
+const endWords = { top: 'told by high notes', bottom: 'told by low notes' } as const;
+const endOptions = rangeEnds.map((value) => ({ value, word: endWords[value] }));
 
 /** One part: what it is called, its figures, and its place among the others. */
 export function PartFields({

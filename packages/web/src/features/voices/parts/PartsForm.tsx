@@ -27,9 +27,9 @@ export function PartsForm({
   readonly mayChange: boolean;
 }) {
   const { choir } = useHere();
-  const { accidentals } = choir;
+  const { writing } = choir;
   const [forms, setForms] = useState<readonly PartForm[]>(() =>
-    parts.map((part) => toPartForm(part, accidentals)),
+    parts.map((part) => toPartForm(part, writing)),
   );
   const [moves, setMoves] = useState<Readonly<Record<string, string>>>({});
   const [wrong, setWrong] = useState<Readonly<Record<string, string>>>({});
@@ -49,7 +49,7 @@ export function PartsForm({
   const change = (at: number, more: Partial<PartForm>) =>
     setForms(forms.map((form, i) => (i === at ? { ...form, ...more } : form)));
   const submit = () => {
-    const read = readParts(forms);
+    const read = readParts(forms, choir.writing);
     setWrong(read.kind === 'wrong' ? read.fields : {});
     if (read.kind === 'parts') save.mutate({ parts: read.parts, moves });
   };
@@ -62,7 +62,7 @@ export function PartsForm({
             <QuietButton
               key={id}
               size="sm"
-              onClick={() => setForms(usual.map((part) => toPartForm(part, accidentals)))}
+              onClick={() => setForms(usual.map((part) => toPartForm(part, writing)))}
             >
               {name}
             </QuietButton>
@@ -112,7 +112,7 @@ export function PartsForm({
           </MainButton>
           <WordButton
             disabled={forms.length >= 8}
-            onClick={() => setForms([...forms, newPartForm(forms, accidentals)])}
+            onClick={() => setForms([...forms, newPartForm(forms, writing)])}
           >
             add a part
           </WordButton>

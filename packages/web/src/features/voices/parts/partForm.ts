@@ -1,10 +1,11 @@
 import { savePartsSchema, type ChoirPart } from '@wide-fern/contract';
+import { notANote } from '@wide-fern/words';
 import {
   mixedChoir,
   noteName,
   octaveSteps,
-  readNote,
-  type AccidentalPreference,
+  readNoteKindly,
+  type NoteNames,
   type RangeEnd,
 } from '@wide-fern/core';
 
@@ -32,8 +33,8 @@ const noteFields = [
   'changeHigh',
 ] as const;
 
-export function toPartForm(part: ChoirPart, accidentals: AccidentalPreference): PartForm {
-  const name = (note: number) => noteName(note, accidentals);
+export function toPartForm(part: ChoirPart, writing: NoteNames): PartForm {
+  const name = (note: number) => noteName(note, writing);
   return {
     id: part.id,
     one: part.one,
@@ -50,12 +51,9 @@ export function toPartForm(part: ChoirPart, accidentals: AccidentalPreference): 
 }
 
 /** One more part: the first of a mixed choir that is not there yet, else an alto with other letters. */
-export function newPartForm(
-  forms: readonly PartForm[],
-  accidentals: AccidentalPreference,
-): PartForm {
+export function newPartForm(forms: readonly PartForm[], writing: NoteNames): PartForm {
   const missing = mixedChoir.find(({ id }) => forms.every((form) => form.id !== id));
-  const form = toPartForm(missing ?? mixedChoir[1]!, accidentals);
+  const form = toPartForm(missing ?? mixedChoir[1]!, writing);
   return missing ? form : { ...form, id: `P${forms.length + 1}` };
 }
 
@@ -72,14 +70,14 @@ const fieldOf: Readonly<Record<string, string>> = {
 };
 
 /** Checks the parts by the same rules as the server. */
-export function readParts(forms: readonly PartForm[]): PartsResult {
+export function readParts(forms: readonly PartForm[], writing: NoteNames): PartsResult {
   const fields: Record<string, string> = {};
   const parts = forms.map((form, i) => {
     const notes = Object.fromEntries(
       noteFields.map((field) => {
-        const note = readNote(form[field]);
-        if (note === undefined) {
-          fields[`${i}.${field}`] = `«${form[field]}» is no note; write it like C4 or B♭3.`;
+        const [note, other] = readNoteKindly(form[field], writing.naming);
+        if (note === undefined || other !== undefined) {
+          fields[`${i}.${field}`] = notANote(form[field], writing);
         }
         return [field, note ?? 0];
       }),

@@ -1,15 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { columnHeadings, noteNamings, rosterColumns, type NoteNaming } from '@wide-fern/core';
+import { columnHeadings, noteNamings, rosterColumns } from '@wide-fern/core';
+import { namingWords } from '@wide-fern/words';
 import { SelectField } from '../../../ui/SelectField';
 import { Tick } from '../../../ui/Tick';
 import type { ReadList } from './keptList';
 import { withColumn } from './reading';
 
-const namingWords: Readonly<Record<NoteNaming, string>> = {
-  octaves: 'C4 is middle C',
-  marks: 'c’ is middle C',
-  german: 'H is B, B is B♭; c’ or c1 is middle C',
-};
 const namingOptions = noteNamings.map((value) => ({ value, word: namingWords[value] }));
 const columnOptions = [
   { value: '', word: 'leave out' },
@@ -53,7 +49,7 @@ export function HowWritten({ list, onChange }: ListProps) {
           value={list.naming}
           onChange={(event) => {
             const found = noteNamings.find((one) => one === event.currentTarget.value);
-            if (found) onChange({ ...list, naming: found });
+            if (found) onChange({ ...list, naming: found, either: [] });
           }}
         />
       </Box>

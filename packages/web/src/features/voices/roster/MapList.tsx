@@ -12,7 +12,7 @@ import { Tick } from '../../../ui/Tick';
 import { ColumnChoices, HowWritten } from './ColumnChoices';
 import { keepList, type ReadList } from './keptList';
 import { PreviewList } from './PreviewList';
-import { previewRows, toStore, withCell, withoutRow, type SameName } from './reading';
+import { onlyReach, previewRows, toStore, withCell, withoutRow, type SameName } from './reading';
 
 /** What the columns are, how notes are written, every row as it would be stored, and the way on. */
 export function MapList({
@@ -59,6 +59,18 @@ export function MapList({
         <Box role="alert" color="brick" mb="8px">
           {list.warning}
         </Box>
+      )}
+      {list.either.length > 1 && (
+        <Box role="alert" color="sporeText" mb="8px">
+          This list can name its notes in {list.either.length} ways. Look at what is shown below and
+          choose how they are written.
+        </Box>
+      )}
+      {onlyReach(list.columns) && (
+        <Label mb="8px">
+          The list says the lowest and the highest note of each singer: that is taken as how far
+          they reach, and as easy what lies as far inside it as is usual for the part.
+        </Label>
       )}
       <ColumnChoices list={list} onChange={onChange} />
       <Flex gap="24px" wrap="wrap" align="flex-end" mb="12px" fontSize="13px">

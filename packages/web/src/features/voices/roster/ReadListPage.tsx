@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { listedNotes, namingOfList } from '@wide-fern/core';
 import { useState } from 'react';
 import { useHere } from '../../../here/session';
 import { Name, WordLink } from '../../../ui/words';
@@ -30,7 +31,9 @@ function ReadAList({ parts, singers }: RosterData) {
       return;
     }
     setTrouble(undefined);
-    change({ rows, ...guessReading(rows), naming: 'octaves', warning });
+    const reading = guessReading(rows);
+    const notes = listedNotes(reading.headings ? rows.slice(1) : rows, { ...reading, parts });
+    change({ rows, ...reading, ...namingOfList(notes, choir.naming), warning });
   };
   return (
     <Box px={{ base: '16px', md: '40px' }} pt="16px" pb="24px" flex="1">

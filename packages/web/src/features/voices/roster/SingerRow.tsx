@@ -1,12 +1,12 @@
 import { Box } from '@chakra-ui/react';
 import type { Singer } from '@wide-fern/contract';
-import { noteName, type PitchRange } from '@wide-fern/core';
+import { noteName, type NoteWriting, type PitchRange } from '@wide-fern/core';
 import { listInWords, stateWords } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
 import { hueOf } from '../../../ui/color';
 
-const range = (of: PitchRange | null, accidentals: 'flats' | 'sharps'): string =>
-  of ? `${noteName(of[0], accidentals)}–${noteName(of[1], accidentals)}` : 'not known';
+const range = (of: PitchRange | null, writing: NoteWriting): string =>
+  of ? `${noteName(of[0], writing)}–${noteName(of[1], writing)}` : 'not known';
 
 /** A singer in the list of the roster. */
 export function SingerRow({
@@ -51,10 +51,10 @@ export function SingerRow({
           {singer.name}
         </Box>
         <Box as="span" w="76px" whiteSpace="nowrap">
-          {range(singer.comfort, choir.accidentals)}
+          {range(singer.comfort, choir.writing)}
         </Box>
         <Box as="span" w="76px" whiteSpace="nowrap" color="inkSoft" hideBelow="md">
-          {range(singer.reach, choir.accidentals)}
+          {range(singer.reach, choir.writing)}
         </Box>
         <Box as="span" flex="2" minW={0} truncate color="inkSoft" hideBelow="md">
           {[

@@ -108,7 +108,7 @@ Nobody;S;what;G5;;
 `;
 const listOf = (typed: string): ReadList => {
   const { rows, warning } = readCells(typed);
-  return { rows, ...guessReading(rows), naming: 'octaves', warning };
+  return { rows, ...guessReading(rows), naming: 'octaves', either: [], warning };
 };
 
 function Mapped({ typed = text }: { readonly typed?: string }) {

@@ -8,6 +8,8 @@ export interface ReadList {
   readonly headings: boolean;
   readonly columns: readonly (RosterColumn | null)[];
   readonly naming: NoteNaming;
+  /** The ways of naming that read the list as well and otherwise; none when it is clear. */
+  readonly either: readonly NoteNaming[];
   /** What could not be understood in it, in words. */
   readonly warning: string | null;
 }
@@ -17,6 +19,7 @@ const schema: z.ZodType<ReadList> = z.object({
   headings: z.boolean(),
   columns: z.array(z.enum(rosterColumns).nullable()),
   naming: z.enum(noteNamings),
+  either: z.array(z.enum(noteNamings)).default([]),
   warning: z.string().nullable(),
 });
 

@@ -1,4 +1,4 @@
-import { limitsProblemInWords } from '@wide-fern/words';
+import { limitsProblemInWords, notANote } from '@wide-fern/words';
 import {
   singerFieldsSchema,
   type ChoirPart,
@@ -9,8 +9,8 @@ import {
   columnHeadings,
   limitsProblems,
   noteName,
-  readNote,
-  type AccidentalPreference,
+  readNoteKindly,
+  type NoteNames,
   type PitchRange,
 } from '@wide-fern/core';
 
@@ -47,13 +47,9 @@ export const limitWords: Readonly<Record<(typeof noteFields)[number], string>> =
 };
 
 /** The form of a singer, or of a new one. */
-export function toForm(
-  singer: Singer | undefined,
-  part: string,
-  accidentals: AccidentalPreference,
-): SingerForm {
+export function toForm(singer: Singer | undefined, part: string, writing: NoteNames): SingerForm {
   const name = (note: number | null | undefined) =>
-    note === null || note === undefined ? '' : noteName(note, accidentals);
+    note === null || note === undefined ? '' : noteName(note, writing);
   return {
     name: singer?.name ?? '',
     part: singer?.part ?? part,
@@ -78,15 +74,15 @@ export type FormResult =
 export function readForm(
   form: SingerForm,
   parts: readonly ChoirPart[],
-  accidentals: AccidentalPreference,
+  writing: NoteNames,
 ): FormResult {
   const fields: Partial<Record<keyof SingerForm, string>> = {};
   const notes: Partial<Record<(typeof noteFields)[number], number>> = {};
   for (const field of noteFields) {
     const text = form[field].trim();
     if (text === '') continue;
-    const note = readNote(text);
-    if (note === undefined) fields[field] = `«${text}» is no note; write it like C4 or B♭3.`;
+    const [note, other] = readNoteKindly(text, writing.naming);
+    if (note === undefined || other !== undefined) fields[field] = notANote(text, writing);
     else notes[field] = note;
   }
   const { comfortLow, comfortHigh } = notes;
@@ -104,7 +100,7 @@ export function readForm(
   const lightTop = notes.lightTop ?? null;
   if (comfort && reach && part) {
     for (const problem of limitsProblems({ comfort, reach, lightTop }, part.reach)) {
-      fields[problem.field] ??= limitsProblemInWords(problem, part, accidentals);
+      fields[problem.field] ??= limitsProblemInWords(problem, part, writing);
     }
   }
   const { name, also, states, onLeave, notes: remarks } = { ...form };

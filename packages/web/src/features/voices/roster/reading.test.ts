@@ -14,6 +14,7 @@ const list: ReadList = {
   headings: true,
   columns: ['name', 'part'],
   naming: 'octaves',
+  either: [],
   warning: null,
 };
 const ash = { id: 'a', version: 4, name: 'Ash Tarn' } as Singer;

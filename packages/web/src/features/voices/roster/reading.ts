@@ -88,3 +88,8 @@ export const withColumn = (list: ReadList, at: number, to: RosterColumn | null):
     i === at ? to : column === to && to !== null ? null : column,
   ),
 });
+
+/** Whether a list says how far singers reach, and nothing of what is easy. */
+export const onlyReach = (columns: ReadList['columns']): boolean =>
+  columns.some((column) => column === 'reachRange' || column === 'reachTo') &&
+  !columns.some((column) => ['easyFrom', 'easyTo', 'easyRange'].includes(column ?? ''));

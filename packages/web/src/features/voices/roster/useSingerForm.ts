@@ -16,7 +16,7 @@ export function useSingerForm(
   const { choir } = useHere();
   const [problem, setProblem] = useState<string>();
   const { register, handleSubmit, formState, setError, watch, setValue } = useForm<Form>({
-    defaultValues: toForm(singer, part, choir.accidentals),
+    defaultValues: toForm(singer, part, choir.writing),
   });
   const store = useMutation({
     mutationFn: (fields: SingerFields): Promise<unknown> =>
@@ -55,7 +55,7 @@ export function useSingerForm(
     },
   });
   const submit = handleSubmit((form) => {
-    const read = readForm(form, parts, choir.accidentals);
+    const read = readForm(form, parts, choir.writing);
     if (read.kind === 'singer') {
       setProblem(undefined);
       store.mutate(read.singer);

@@ -38,6 +38,7 @@ export interface ExerciseDraft {
   readonly relay: string;
   /** The piece and bars it is from; nothing anybody types. */
   readonly source: Exercise['source'];
+  readonly aim: Exercise['aim'];
   readonly vowels: string;
   readonly cautions: readonly string[];
   readonly countIn: number;
@@ -101,6 +102,7 @@ export const emptyDraft: ExerciseDraft = {
   ages: [],
   relay: '',
   source: undefined,
+  aim: undefined,
   vowels: '',
   cautions: [],
   countIn: 4,
@@ -203,6 +205,7 @@ export function draftOf(exercise: Exercise): ExerciseDraft {
     ages: ages ?? [],
     relay: relay ?? '',
     source: same.source,
+    aim: same.aim,
     vowels: vowels?.join(' ') ?? '',
     keys,
     ...usual,

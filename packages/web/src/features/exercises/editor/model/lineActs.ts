@@ -10,7 +10,7 @@ import {
   restAfter,
   takeOut,
   writeLength,
-  type AccidentalPreference,
+  type NoteWriting,
   type LineEdit,
   type Mode,
   type PatternEvent,
@@ -72,12 +72,12 @@ export function chosenInWords(
   events: readonly PatternEvent[],
   at: number | undefined,
   mode: Mode,
-  accidentals: AccidentalPreference,
+  writing: NoteWriting,
 ): string {
   const event = at === undefined ? undefined : events[at];
   if (!event || at === undefined) return 'Click a note, or the staff behind the last one.';
   const what = isNote(event)
-    ? noteInKey(lineTonic + event.offset, lineTonic, mode, accidentals)
+    ? noteInKey(lineTonic + event.offset, lineTonic, mode, writing)
     : 'rest';
   return `${at + 1} of ${events.length}: ${what}, ${writeLength(event.beats)} ${event.beats === 1 ? 'beat' : 'beats'}`;
 }

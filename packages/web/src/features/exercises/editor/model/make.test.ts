@@ -34,12 +34,14 @@ describe('an exercise that is made', () => {
       toBar: 4,
       parts: ['S'],
     };
-    const linked = { ...exercises.find(({ id }) => id === 'narrow-hum')!, source };
+    const aim = { part: 'S', tonic: 66 };
+    const linked = { ...exercises.find(({ id }) => id === 'narrow-hum')!, source, aim };
     const made = exerciseOf(draftOf(linked), linked.id, 2);
-    expect(made.kind === 'made' && made.made.source).toEqual(source);
+    expect(made).toMatchObject({ kind: 'made', made: { source, aim } });
   });
   it('says field by field what is missing or wrong', () => {
     expect(wrongs({})).toEqual({});
+    expect(wrongs({ purpose: '', cue: ' ', line: 'do re mi' })).toEqual({});
     expect(wrongs({ name: ' ' })).toEqual({
       name: 'Write something here.',
       figure: 'Write something here.',

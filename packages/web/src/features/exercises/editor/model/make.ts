@@ -191,6 +191,7 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
     ...(draft.ages.length > 0 ? { ages: [...draft.ages] } : {}),
     ...(draft.relay.trim() === '' ? {} : { relay: draft.relay }),
     ...(draft.source ? { source: draft.source } : {}),
+    ...(draft.aim ? { aim: draft.aim } : {}),
     ...(vowels.length >= 2 ? { vowels } : {}),
   };
   const checked = exerciseSchema.safeParse(whole);

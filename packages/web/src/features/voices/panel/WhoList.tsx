@@ -1,0 +1,145 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { ChangePresence } from '@wide-fern/contract';
+import { singerStates } from '@wide-fern/core';
+import { stateWords } from '@wide-fern/words';
+import { LongList } from '../../../ui/LongList';
+import { usePageHeight } from '../../../ui/useSize';
+import { WordButton } from '../../../ui/words';
+import type { Row, SectionView } from '../model/section';
+
+/** Rows are as high as a thumb is wide. */
+const rowHeight = 44;
+
+type Line =
+  | { readonly kind: 'part'; readonly section: SectionView }
+  | { readonly kind: 'singer'; readonly row: Row };
+const keyOf = (line: Line): string =>
+  line.kind === 'part' ? line.section.part.id : line.row.singer.id;
+const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
+
+type Change = (change: ChangePresence) => void;
+const said = (row: Row, more: { away?: boolean; states?: Row['statesTonight'] }) => ({
+  singer: row.singer.id,
+  away: more.away ?? row.away,
+  states: [...(more.states ?? row.statesTonight)],
+});
+
+/** Everybody of every part in one list, to be ticked from the top to the bottom; the part in view first. */
+export function WhoList({
+  sections,
+  section,
+  change,
+}: {
+  readonly sections: readonly SectionView[];
+  readonly section: SectionView;
+  readonly change: Change;
+}) {
+  const height = usePageHeight();
+  const lines = sections.flatMap((one): Line[] =>
+    one.rows.length === 0
+      ? []
+      : [{ kind: 'part', section: one }, ...one.rows.map((row): Line => ({ kind: 'singer', row }))],
+  );
+  return (
+    <Box mt="12px">
+      <LongList
+        items={lines}
+        label="Who is here"
+        rowHeight={rowHeight}
+        mostHeight={Math.max(352, height - 330)}
+        keyOf={keyOf}
+        startAt={lines.findIndex((line) => keyOf(line) === section.part.id)}
+      >
+        {(line) =>
+          line.kind === 'part' ? (
+            <PartLine section={line.section} change={change} />
+          ) : (
+            <SingerLine row={line.row} change={change} />
+          )
+        }
+      </LongList>
+    </Box>
+  );
+}
+
+function PartLine({
+  section: { part, rows },
+  change,
+}: {
+  readonly section: SectionView;
+  readonly change: Change;
+}) {
+  const away = rows.filter((row) => row.away);
+  return (
+    <Flex h="44px" align="flex-end" justify="space-between" pb="4px" borderBottomWidth="1px">
+      <Box as="h3" fontWeight={650} truncate>
+        {capital(part.many)}: {rows.length - away.length} of {rows.length} here
+      </Box>
+      {away.length > 0 && (
+        <WordButton
+          fontSize="13px"
+          minH="40px"
+          aria-label={`All ${part.many} are here`}
+          onClick={() => change({ singers: away.map((row) => said(row, { away: false })) })}
+        >
+          all here
+        </WordButton>
+      )}
+    </Flex>
+  );
+}
+
+function SingerLine({ row, change }: { readonly row: Row; readonly change: Change }) {
+  const { singer } = row;
+  return (
+    <Flex h="44px" align="center" gap="8px" fontSize="15px">
+      <Box asChild flex="1" minW={0} h="100%" display="flex" alignItems="center" gap="10px">
+        <label>
+          <Box asChild w="20px" h="20px" flexShrink={0}>
+            <input
+              type="checkbox"
+              checked={!row.away}
+              onChange={() => change({ singers: [said(row, { away: !row.away })] })}
+            />
+          </Box>
+          <Box as="span" truncate color={row.away ? 'inkSoft' : 'ink'}>
+            {singer.name}
+          </Box>
+        </label>
+      </Box>
+      {!row.away && (
+        <Box
+          asChild
+          bg="sheet"
+          borderWidth="1px"
+          borderRadius="3px"
+          w="120px"
+          minH="36px"
+          fontSize="13px"
+        >
+          <select
+            aria-label={`How ${singer.name} is tonight`}
+            value={row.statesTonight[0] ?? ''}
+            onChange={(event) => {
+              const found = singerStates.find((one) => one === event.currentTarget.value);
+              change({ singers: [said(row, { states: found ? [found] : [] })] });
+            }}
+          >
+            <option value="">
+              {singer.states.length > 0
+                ? singer.states.map((state) => stateWords[state]).join(', ')
+                : 'as usual'}
+            </option>
+            {singerStates
+              .filter((state) => !singer.states.includes(state))
+              .map((state) => (
+                <option key={state} value={state}>
+                  {stateWords[state]}
+                </option>
+              ))}
+          </select>
+        </Box>
+      )}
+    </Flex>
+  );
+}

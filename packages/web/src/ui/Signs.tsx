@@ -1,0 +1,80 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useEffect, useState, type ReactElement } from 'react';
+import { Label, WordButton } from './words';
+
+/** What a sign means, with the sign itself, drawn in a box of 30 by 18. */
+export type SignWord = readonly [words: string, drawn: ReactElement];
+
+const keyOf = (view: string) => `signs:${view}`;
+const wasSeen = (view: string): boolean => {
+  try {
+    return localStorage.getItem(keyOf(view)) !== null;
+  } catch {
+    // A device that keeps nothing shows them each time.
+    return false;
+  }
+};
+
+export interface SignsShown {
+  readonly isOpen: boolean;
+  readonly toggle: () => void;
+}
+
+/** Whether a view's signs are explained: on first sight, and whenever somebody asks. */
+export function useSigns(view: string): SignsShown {
+  const [isOpen, setOpen] = useState(() => !wasSeen(view));
+  useEffect(() => {
+    try {
+      localStorage.setItem(keyOf(view), 'seen');
+    } catch {
+      // Shown again the next time, then.
+    }
+  }, [view]);
+  return { isOpen, toggle: () => setOpen(!isOpen) };
+}
+
+/** The word behind which the signs are explained. */
+export const SignsWord = ({ isOpen, toggle }: SignsShown) => (
+  <WordButton fontSize="13px" aria-expanded={isOpen} onClick={toggle}>
+    signs
+  </WordButton>
+);
+
+/** The signs of a view with what they mean, in one row that wraps. */
+export function Signs({
+  shown: { isOpen, toggle },
+  signs,
+}: {
+  readonly shown: SignsShown;
+  readonly signs: readonly SignWord[];
+}) {
+  if (!isOpen) return null;
+  return (
+    <Flex
+      as="section"
+      aria-label="What the signs mean"
+      gap="2px 18px"
+      wrap="wrap"
+      align="center"
+      py="6px"
+      borderTopWidth="1px"
+      fontSize="12px"
+    >
+      {signs.map(([words, drawn]) => (
+        <Flex key={words} as="span" gap="6px" align="center">
+          <svg width={30} height={18} aria-hidden="true">
+            {drawn}
+          </svg>
+          <Label as="span" fontSize="12px">
+            {words}
+          </Label>
+        </Flex>
+      ))}
+      <Box ml="auto">
+        <WordButton fontSize="12px" onClick={toggle}>
+          put the signs away
+        </WordButton>
+      </Box>
+    </Flex>
+  );
+}
