@@ -11,7 +11,7 @@ export default defineConfig({
   workers: 2,
   fullyParallel: true,
   // Generous, so that a busy machine fails nothing; what is there is found at once.
-  timeout: 120_000,
+  timeout: 300_000,
   expect: { timeout: 20_000 },
   reporter: process.env.E2E_REPORT
     ? [['list'], ['json', { outputFile: process.env.E2E_REPORT }]]

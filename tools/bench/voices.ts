@@ -22,6 +22,7 @@ const singers = (count: number): SingerFields[] =>
       comfort,
       reach: [comfort[0] - off(), comfort[1] + off()],
       lightTop: null,
+      changes: [],
       states: i % 9 === 0 ? ['tired'] : [],
       onLeave: false,
       notes: '',

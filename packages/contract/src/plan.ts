@@ -16,6 +16,7 @@ export const sectionSchema: z.ZodType<Section> = z
     singers: z.int().min(0).max(2000),
     away: z.int().min(0).max(2000).optional(),
     suits: z.boolean(),
+    register: z.object({ zone: pitchRange, asked: z.int().min(0).max(2000) }).optional(),
   })
   .refine(withinReach, withinReachMessage);
 

@@ -1,6 +1,7 @@
 import { mostKept } from './choir';
 import {
   conditions,
+  mostChanges,
   octaveSteps,
   rangeEnds,
   rosterLengths,
@@ -88,6 +89,11 @@ export const voicesSchema = z.object({
 });
 export type Voices = z.infer<typeof voicesSchema>;
 
+/** Where a voice changes its register, from low to high; empty when nobody asked. */
+const registerChanges = z
+  .array(midiNote)
+  .max(mostChanges, `At most ${mostChanges} changes of register.`);
+
 const singerStateSchema = z.enum(singerStates);
 const conditionSchema = z.enum(conditions);
 
@@ -95,11 +101,13 @@ const conditionSchema = z.enum(conditions);
 export const singerFieldsSchema = z
   .object({
     name: line(rosterLengths.name),
-    part: partCode,
+    /** Null while it is not decided. */
+    part: partCode.nullable(),
     also: z.array(partCode).max(7),
     comfort: pitchRange.nullable(),
     reach: pitchRange.nullable(),
     lightTop: midiNote.nullable(),
+    changes: registerChanges.default([]),
     states: z.array(singerStateSchema).max(singerStates.length),
     onLeave: z.boolean(),
     notes: z.string().trim().max(rosterLengths.notes, `At most ${rosterLengths.notes} characters.`),
@@ -140,12 +148,14 @@ export const storeSingersSchema = z.object({
 export type StoreSingers = z.infer<typeof storeSingersSchema>;
 
 /** How a range was found. */
-export const checkMeans = ['by-ear', 'microphone', 'section'] as const;
+export const checkMeans = ['by-ear', 'microphone', 'section', 'room'] as const;
 
 const checkFields = {
   comfort: pitchRange,
   reach: pitchRange,
   lightTop: midiNote.nullable(),
+  /** Empty when it was not asked; what is known stays then. */
+  changes: registerChanges.default([]),
   means: z.enum(checkMeans),
 };
 
@@ -160,7 +170,12 @@ export const keepChecksSchema = z.object({
   checks: z
     .array(
       z
-        .object({ ...checkFields, singer: uuid })
+        .object({
+          ...checkFields,
+          singer: uuid,
+          /** The part that was chosen after the check; without it the singer's own stays. */
+          part: partCode.optional(),
+        })
         .refine(withinReach, { path: ['comfort'], message: withinReachMessage }),
     )
     .min(1, 'There is nothing to keep yet.')

@@ -4,3 +4,6 @@ import { mixedChoir, type PartName } from '@wide-fern/core';
 export function partName(id: string): PartName {
   return mixedChoir.find((part) => part.id === id) ?? { one: `part ${id}`, many: `the part ${id}` };
 }
+
+/** Whoever has no part yet. */
+export const undecidedName: PartName = { one: 'singer', many: 'singers' };

@@ -2,6 +2,7 @@ import {
   type NoteNames,
   type NoteNaming,
   columnHeadings,
+  mostChanges,
   noteName,
   readNoteKindly,
   type RosterReading,
@@ -11,7 +12,7 @@ import {
 } from '@wide-fern/core';
 import { listInWords } from './counting';
 import { stateWords } from './labels';
-import { partName } from './partNames';
+import { partName, undecidedName } from './partNames';
 import { limitsProblemInWords } from './voices';
 
 const exampleOf: Readonly<Record<NoteNaming, string>> = {
@@ -52,8 +53,8 @@ export function rowProblemInWords(
       return 'A name is missing.';
     case 'name-too-long':
       return `A name has at most ${rosterLengths.name} characters.`;
-    case 'no-part':
-      return `A part is missing; this choir has ${partNames}.`;
+    case 'many-changes':
+      return `At most ${mostChanges} notes at which the register changes.`;
     case 'notes-too-long':
       return `Notes have at most ${rosterLengths.notes} characters.`;
     case 'one-easy-note':
@@ -71,7 +72,10 @@ export function rowProblemInWords(
     case 'unclear-leave':
       return `«${problem.written}» is unclear; write yes or no.`;
     case 'limits': {
-      const part = parts.find(({ id }) => id === problem.part) ?? partName(problem.part);
+      const part =
+        problem.part === null
+          ? undecidedName
+          : (parts.find(({ id }) => id === problem.part) ?? partName(problem.part));
       return limitsProblemInWords(problem.problem, part);
     }
   }

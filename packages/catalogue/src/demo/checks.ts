@@ -7,6 +7,7 @@ export interface DemoCheck {
   readonly comfort: PitchRange;
   readonly reach: PitchRange;
   readonly lightTop: number | null;
+  readonly changes: readonly number[];
 }
 
 /** When the choir checks: every half year or so; the newest first. */
@@ -14,7 +15,7 @@ const rounds = [7, 33, 59, 85, 111] as const;
 
 /** What a demo singer's earlier checks found: a note more or less at each end, the newest as it is now. */
 export function demoChecks(singer: DemoSinger, place: number): DemoCheck[] {
-  const { comfort, reach, lightTop = null } = singer;
+  const { comfort, reach, lightTop = null, changes = [] } = singer;
   return rounds.slice(0, 2 + (place % 4)).map((weeks, round) => {
     const lower = round === 0 ? 0 : (place + round) % 2;
     const higher = round === 0 ? 0 : ((place * 3 + round * 2) % 4) - 1;
@@ -24,6 +25,7 @@ export function demoChecks(singer: DemoSinger, place: number): DemoCheck[] {
       comfort: [comfort[0] + lower, top],
       reach: [reach[0], Math.max(top, reach[1] - ((place + round) % 2))],
       lightTop: round === 0 ? lightTop : null,
+      changes: round === 0 ? changes : [],
     };
   });
 }

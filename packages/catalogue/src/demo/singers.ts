@@ -1,4 +1,4 @@
-import type { PitchRange, SingerState } from '@wide-fern/core';
+import type { MidiNote, PitchRange, SingerState } from '@wide-fern/core';
 
 export interface DemoSinger {
   readonly name: string;
@@ -8,6 +8,8 @@ export interface DemoSinger {
   readonly state?: SingerState;
   /** The top of the light register, where it was looked for. */
   readonly lightTop?: number;
+  /** Where the voice changes its register, where it was noted. */
+  readonly changes?: readonly MidiNote[];
   readonly notes?: string;
   readonly onLeave?: boolean;
   /** A second part the singer can take. */
@@ -26,12 +28,12 @@ const section = (part: DemoSinger['part'], rows: readonly Row[]): DemoSinger[] =
 /** The 36 Quarry Lane Singers, all invented. */
 export const demoSingers: readonly DemoSinger[] = [
   ...section('S', [
-    ['Keiko Marlowe', [60, 81], [57, 84]],
-    ['Odile Farrant', [61, 80], [58, 82]],
-    ['Branwen Tulley', [62, 79], [59, 81]],
-    ['Saskia Winthorpe', [60, 80], [57, 83]],
+    ['Keiko Marlowe', [60, 81], [57, 84], { changes: [78] }],
+    ['Odile Farrant', [61, 80], [58, 82], { changes: [77] }],
+    ['Branwen Tulley', [62, 79], [59, 81], { changes: [76] }],
+    ['Saskia Winthorpe', [60, 80], [57, 83], { changes: [77] }],
     ['Mirela Ostrova', [62, 81], [59, 84]],
-    ['Petra Hallow', [62, 79], [59, 81]],
+    ['Petra Hallow', [62, 79], [59, 81], { changes: [75] }],
     ['Ama Kestrel', [59, 79], [56, 82], { also: 'A' }],
     ['Linnea Crake', [62, 80], [59, 83]],
     ['Dorit Vane', [61, 80], [58, 82], { state: 'tired' }],
@@ -58,7 +60,7 @@ export const demoSingers: readonly DemoSinger[] = [
   ]),
   ...section('T', [
     ['Luka Petrič', [48, 69], [45, 71]],
-    ['Emrys Dunmore', [50, 67], [47, 69], { lightTop: 76 }],
+    ['Emrys Dunmore', [50, 67], [47, 69], { lightTop: 76, changes: [64] }],
     ['Anselm Birch', [49, 68], [46, 70]],
     ['Tariq Fenwick', [50, 67], [47, 69], { also: 'B' }],
     ['Joren Salt', [50, 69], [46, 72]],
@@ -72,7 +74,7 @@ export const demoSingers: readonly DemoSinger[] = [
   ...section('B', [
     ['Goran Velimir', [41, 62], [38, 64]],
     ['Piotr Zielny', [43, 62], [40, 64]],
-    ['Hamish Orrel', [40, 63], [36, 65], { lightTop: 72 }],
+    ['Hamish Orrel', [40, 63], [36, 65], { lightTop: 72, changes: [57] }],
     ['Otto Rainsford', [43, 62], [40, 65]],
     ['Benedek Stroud', [42, 62], [39, 64]],
     ['Wilf Ashdown', [43, 64], [40, 67], { also: 'T' }],

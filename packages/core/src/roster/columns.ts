@@ -11,6 +11,7 @@ export const rosterColumns = [
   'easyRange',
   'reachRange',
   'lightTo',
+  'changes',
   'state',
   'leave',
   'notes',
@@ -30,6 +31,7 @@ export const columnHeadings: Readonly<Record<RosterColumn, string>> = {
   easyRange: 'Easy range',
   reachRange: 'Range',
   lightTo: 'Light register to',
+  changes: 'Register changes at',
   state: 'State',
   leave: 'On leave',
   notes: 'Notes',
@@ -107,6 +109,10 @@ const otherWords: Readonly<Record<RosterColumn, readonly string[]>> = {
     ...['skala glosu', 'hangterjedelem'],
   ],
   lightTo: ['light register', 'light to', 'light top', 'falsetto', 'falsett', 'kopfstimme'],
+  changes: [
+    ...['register change', 'register changes', 'break', 'passaggio', 'registerwechsel', 'bruch'],
+    ...['passage', 'pasaje', 'passagem', 'registerovergang', 'registerskifte'],
+  ],
   state: ['condition', 'flags', 'zustand', 'etat', 'stato', 'estado', 'toestand', 'tilstand'],
   leave: [
     ...['leave', 'absent', 'inactive', 'beurlaubt', 'pause', 'en pause', 'in pausa', 'de baja'],

@@ -2,6 +2,8 @@ import { readNote, type ListedNote, type NoteNaming } from '../pitch';
 import type { PitchRange } from '../units';
 import {
   limitsProblems,
+  mostChanges,
+  reachOfAll,
   singerStates,
   type LimitsProblem,
   type PartName,
@@ -31,13 +33,16 @@ export type RowProblem = { readonly column: RosterColumn } & RowFault;
 
 /** What is wrong in a cell; `written` is what stands in it. */
 export type RowFault =
-  | { readonly code: 'no-name' | 'name-too-long' | 'no-part' | 'notes-too-long' | 'one-easy-note' }
+  | {
+      readonly code:
+        'no-name' | 'name-too-long' | 'many-changes' | 'notes-too-long' | 'one-easy-note';
+    }
   | {
       readonly code: 'not-a-note' | 'not-a-range' | 'not-a-part' | 'not-a-state' | 'unclear-leave';
       readonly written: string;
     }
-  /** For the limits of a part. */
-  | { readonly code: 'limits'; readonly part: string; readonly problem: LimitsProblem };
+  /** For the limits of a part, or of whoever has none yet. */
+  | { readonly code: 'limits'; readonly part: string | null; readonly problem: LimitsProblem };
 
 /** A row as read: a singer, or what stands in the way of one. */
 export type RosterRow =
@@ -87,6 +92,7 @@ function limitsOf(
   note: (column: RosterColumn) => number | null,
   range: (column: 'easyRange' | 'reachRange') => PitchRange | null,
   part: RosterPart | undefined,
+  parts: readonly RosterPart[],
   complain: (column: RosterColumn, fault: RowFault) => void,
 ): readonly [comfort: PitchRange | null, reach: PitchRange | null, lightTop: number | null] {
   const [easy, whole] = [range('easyRange'), range('reachRange')];
@@ -98,7 +104,7 @@ function limitsOf(
   );
   // Only the lowest and the highest note are said: that is the reach, of whatever part it is.
   const isReachAlone = !saysEasy && reachFrom !== null && reachTo !== null;
-  if (isReachAlone && part) [easyFrom, easyTo] = easyWithin([reachFrom, reachTo], part);
+  if (isReachAlone) [easyFrom, easyTo] = easyWithin([reachFrom, reachTo], part ?? parts[0]!);
   if (easyFrom === null || easyTo === null) {
     const isAnySaid = [easyFrom, easyTo, reachFrom, reachTo].some((one) => one !== null);
     const missing = saysEasy
@@ -119,7 +125,10 @@ function limitsOf(
   }
   const comfort: PitchRange = [easyFrom, easyTo];
   const reach: PitchRange = [reachFrom ?? easyFrom, reachTo ?? easyTo];
-  for (const problem of part ? limitsProblems({ comfort, reach, lightTop }, part.reach) : []) {
+  for (const problem of limitsProblems(
+    { comfort, reach, lightTop },
+    part?.reach ?? reachOfAll(parts),
+  )) {
     const isEasy = problem.field === 'comfortLow' || problem.field === 'comfortHigh';
     // What was made of the reach is no fault of its own.
     if (isEasy && isReachAlone) continue;
@@ -127,9 +136,24 @@ function limitsOf(
       ? easy && 'easyRange'
       : problem.field !== 'lightTop' && whole && 'reachRange';
     const column = inOne || columnOfLimit[problem.field];
-    complain(column, { code: 'limits', part: part!.id, problem });
+    complain(column, { code: 'limits', part: part?.id ?? null, problem });
   }
   return [comfort, reach, lightTop];
+}
+
+/** The notes at which a voice changes its register, from low to high. */
+function changesIn(
+  text: string,
+  naming: NoteNaming,
+  complain: (column: RosterColumn, fault: RowFault) => void,
+): number[] {
+  const notes = listed(text).flatMap((written) => {
+    const note = readNote(written, naming);
+    if (note === undefined) complain('changes', { code: 'not-a-note', written });
+    return note ?? [];
+  });
+  if (notes.length > mostChanges) complain('changes', { code: 'many-changes' });
+  return [...new Set(notes)].sort((a, b) => a - b);
 }
 
 /** Reads one row of a roster. Blank cells say nothing; whatever cannot be understood is named. */
@@ -164,10 +188,10 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     complain('name', { code: 'name-too-long' });
   }
 
+  // A blank part is one that is not decided yet.
   const part = partInText(text('part'), reading.parts);
-  if (!part) {
-    const written = text('part');
-    complain('part', written === '' ? { code: 'no-part' } : { code: 'not-a-part', written });
+  if (!part && text('part') !== '') {
+    complain('part', { code: 'not-a-part', written: text('part') });
   }
   const also = listed(text('also')).flatMap((word) => {
     const found = partInText(word, reading.parts);
@@ -192,17 +216,19 @@ export function readRosterRow(cells: readonly string[], reading: RosterReading):
     complain('notes', { code: 'notes-too-long' });
   }
 
-  const [comfort, reach, lightTop] = limitsOf(text, note, range, part, complain);
-  if (problems.length > 0 || !part) return { kind: 'faulty', problems };
+  const [comfort, reach, lightTop] = limitsOf(text, note, range, part, reading.parts, complain);
+  const changes = changesIn(text('changes'), reading.naming, complain);
+  if (problems.length > 0) return { kind: 'faulty', problems };
   return {
     kind: 'singer',
     singer: {
       name,
-      part: part.id,
+      part: part?.id ?? null,
       also: [...new Set(also)],
       comfort,
       reach,
       lightTop,
+      changes,
       states: [...new Set(states)],
       onLeave: yes.includes(leave),
       notes,

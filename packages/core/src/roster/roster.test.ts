@@ -130,6 +130,7 @@ describe('a row', () => {
         comfort: [63, 76],
         reach: [63, 76],
         lightTop: null,
+        changes: [],
         states: [],
         onLeave: false,
         notes: '',
@@ -186,6 +187,7 @@ describe('a roster that is written', () => {
       part: fc.constantFrom(...mixedChoir),
       inset: fc.tuple(fc.nat(4), fc.nat(4), fc.nat(3), fc.nat(3)),
       checked: fc.boolean(),
+      changes: fc.uniqueArray(fc.integer({ min: 40, max: 84 }), { maxLength: 4 }),
       light: fc.boolean(),
       name: text(20).map((one) => one || 'Ash'),
       notes: text(40),
@@ -193,12 +195,14 @@ describe('a roster that is written', () => {
       states: fc.subarray([...singerStates]),
       onLeave: fc.boolean(),
     })
-    .map(({ part, inset, checked, light, also, ...rest }): RosterSinger => {
+    .map(({ part, inset, checked, light, also, changes, ...rest }): RosterSinger => {
       const [a, b, c, d] = inset;
       const [low, high] = part.comfort;
       return {
         ...rest,
-        part: part.id,
+        // Whoever has no part yet stands in the list with a blank one.
+        part: also.includes(part.id) && !checked ? null : part.id,
+        changes: [...changes].sort((a, b) => a - b),
         also: also.filter((id) => id !== part.id),
         comfort: checked ? [low + a, high - b] : null,
         reach: checked ? [low + a - c, high - b + d] : null,

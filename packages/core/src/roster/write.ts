@@ -9,7 +9,7 @@ const note = (value: MidiNote | undefined | null): string =>
 const cellOf: Readonly<Record<RosterColumn, (singer: RosterSinger) => string>> = {
   name: ({ name }) => name,
   firstName: () => '',
-  part: ({ part }) => part,
+  part: ({ part }) => part ?? '',
   also: ({ also }) => also.join(', '),
   easyFrom: ({ comfort }) => note(comfort?.[0]),
   easyTo: ({ comfort }) => note(comfort?.[1]),
@@ -18,6 +18,7 @@ const cellOf: Readonly<Record<RosterColumn, (singer: RosterSinger) => string>> =
   easyRange: () => '',
   reachRange: () => '',
   lightTo: ({ lightTop }) => note(lightTop),
+  changes: ({ changes }) => changes.map(note).join(', '),
   state: ({ states }) => states.join(', '),
   leave: ({ onLeave }) => (onLeave ? 'yes' : ''),
   notes: ({ notes }) => notes,

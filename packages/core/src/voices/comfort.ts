@@ -77,6 +77,13 @@ export const singersWanted = (singers: number, share: number): number =>
   // The small allowance keeps 17 of 20 at 0.85 in, whatever the binary fraction.
   Math.max(1, Math.ceil(share * singers - 1e-9));
 
+/** The notes that all of the ranges hold; null where there are none. */
+export function easyForAll(ranges: readonly PitchRange[]): PitchRange | null {
+  const low = ranges.reduce((most, range) => Math.max(most, range[0]), -Infinity);
+  const high = ranges.reduce((least, range) => Math.min(least, range[1]), Infinity);
+  return ranges.length > 0 && low <= high ? [low, high] : null;
+}
+
 function commonRange(ranges: readonly PitchRange[], share: number): [PitchRange, boolean] {
   const { lowest, counts } = countAtEachNote(ranges);
   const enough = singersWanted(ranges.length, share);

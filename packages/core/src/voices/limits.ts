@@ -29,6 +29,12 @@ export type LimitsProblem =
     }
   | { readonly code: 'light-top'; readonly field: 'lightTop'; readonly note: MidiNote };
 
+/** What the parts of a choir reach together: the measure for whoever has no part yet. */
+export const reachOfAll = (parts: readonly { readonly reach: PitchRange }[]): PitchRange => [
+  Math.min(...parts.map(({ reach }) => reach[0])),
+  Math.max(...parts.map(({ reach }) => reach[1])),
+];
+
 /** A limit further than this from what its part can reach is taken for a slip of the octave. */
 const octave = 12;
 /** The light register of a low voice lies where the high voices sing. */
@@ -37,7 +43,7 @@ const lightAbove = 24;
 /**
  * What is wrong with a singer's limits, in the order in which they are typed: lowest above highest,
  * comfort outside the reach, notes that nobody of the part has.
- * @param usual the usual reach of the singer's part.
+ * @param usual the usual reach of the singer's part, or, undecided, of all parts together.
  */
 export function limitsProblems(
   { comfort, reach, lightTop }: Limits,

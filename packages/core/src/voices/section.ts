@@ -1,7 +1,8 @@
-import type { PitchRange } from '../units';
+import type { MidiNote, PitchRange } from '../units';
 import { sectionComfort, type SingerRange } from './comfort';
 import { rangeTonight, type Condition, type SingerState, type Trims } from './condition';
-import type { PartName, Voice } from './parts';
+import type { ChoirPart, PartName, Voice } from './parts';
+import { registerZone, type RegisterZone } from './registerChange';
 
 /** A section as an evening finds it: what its singers who are here can sing, and on how many that rests. */
 export interface Section extends Voice, PartName {
@@ -11,15 +12,19 @@ export interface Section extends Voice, PartName {
   readonly away?: number | undefined;
   /** False when no note suits enough of the section. */
   readonly suits: boolean;
+  /** Where its voices change their register; not there for sections stored before it was kept. */
+  readonly register?: RegisterZone | undefined;
 }
 
 /** A singer as an evening finds them; those on leave belong to no section. */
 export interface SectionSinger {
-  /** The id of the singer's part. */
-  readonly part: string;
+  /** The id of the singer's part; null while it is not decided. */
+  readonly part: string | null;
   /** Both null until a range is known. */
   readonly comfort: PitchRange | null;
   readonly reach: PitchRange | null;
+  /** Where the voice was noted to change its register; empty when nobody asked. */
+  readonly changes: readonly MidiNote[];
   /** What the roster says and what was said of tonight. */
   readonly states: readonly SingerState[];
   /** The day of the latest range check, «2026-12-01». */
@@ -45,7 +50,7 @@ export const wasCheckedOn = (
 
 /** A singer's limits on an evening; undefined while no range is known (docs/model.md, section 2). */
 export function singerRange(
-  singer: Omit<SectionSinger, 'part' | 'away'>,
+  singer: Omit<SectionSinger, 'part' | 'away' | 'changes'>,
   setting: Omit<SectionSetting, 'share'>,
 ): SingerRange | undefined {
   const { comfort, reach, states } = singer;
@@ -68,7 +73,15 @@ const holding = (reach: PitchRange, comfort: PitchRange): PitchRange => [
  * @throws RangeError for a share outside (0, 1].
  */
 export function sectionOf(
-  { id, one, many, octave, comfort, reach }: Voice & PartName,
+  {
+    id,
+    one,
+    many,
+    octave,
+    comfort,
+    reach,
+    change,
+  }: Voice & PartName & Partial<Pick<ChoirPart, 'change'>>,
   all: readonly SectionSinger[],
   setting: SectionSetting,
 ): Section {
@@ -76,7 +89,9 @@ export function sectionOf(
   const here = section.filter(({ away }) => !away);
   const ranges = here.flatMap((singer) => singerRange(singer, setting) ?? []);
   const away = section.length - here.length;
-  const named = { id, one, many, octave };
+  const noted = here.map(({ changes }) => changes);
+  const register = change ? { register: registerZone(noted, change) } : {};
+  const named = { id, one, many, octave, ...register };
   const counted = { singers: ranges.length, ...(away > 0 ? { away } : {}) };
   if (ranges.length === 0) {
     const usual = { comfort, reach, states: [], checkedToday: false };
@@ -88,5 +103,5 @@ export function sectionOf(
 }
 
 /** The sections of a choir whose singers nobody has asked yet: what each part usually sings. */
-export const usualSections = (parts: readonly (Voice & PartName)[]): Section[] =>
+export const usualSections = (parts: readonly Parameters<typeof sectionOf>[0][]): Section[] =>
   parts.map((part) => sectionOf(part, [], { share: 1, condition: 'rested' }));

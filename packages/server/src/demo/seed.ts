@@ -49,16 +49,18 @@ function addDemoSingers(
       also: one.also ? [one.also] : [],
       ...toColumns(one),
       lightTop: one.lightTop ?? null,
+      changes: [...(one.changes ?? [])],
       states: one.state ? [one.state] : [],
       notes: one.notes ?? '',
       checkedOn: checks[0]?.checkedOn ?? null,
     });
-    for (const { checkedOn, lightTop, ...limits } of checks) {
+    for (const { checkedOn, lightTop, changes, ...limits } of checks) {
       em.create(RangeCheck, {
         singer,
         checkedOn,
         ...toColumns(limits),
         lightTop,
+        changes: [...changes],
         means: 'by-ear',
       });
     }

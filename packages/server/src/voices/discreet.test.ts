@@ -65,6 +65,24 @@ describe('what a reader sees of a section', () => {
     }
   });
 
+  it('marks the usual change of register where one or two showed theirs', async () => {
+    const told = async (who: Person) =>
+      sectionIn((await eveningOf(who)).tonight.sections, 'A').register;
+    const two = singers.filter(({ name }) => ['Bram Oake', 'Cleo Rill'].includes(name));
+    await owner.agent
+      .post(`${at}/singers`)
+      .send({
+        add: [],
+        change: two.map(({ id, version, checkedOn: _, ...fields }) => ({
+          ...{ id, version },
+          singer: { ...fields, changes: [70] },
+        })),
+      })
+      .expect(201);
+    expect(await told(owner)).toEqual({ zone: [70, 70], asked: 2 });
+    expect(await told(reader)).toEqual({ zone: [65, 76], asked: 0 });
+  });
+
   it('changes nothing when the one singer stays away, and counts nobody', async () => {
     const before = await eveningOf(reader);
     const tick = (who: readonly string[], away: boolean) =>

@@ -1,6 +1,12 @@
 import type { Role } from '@wide-fern/contract';
-import { sectionOf, type Section, type SectionSetting } from '@wide-fern/core';
-import { fromColumns } from '../db/entities/limits';
+import {
+  registerZone,
+  sectionOf,
+  type RegisterZone,
+  type Section,
+  type SectionSetting,
+} from '@wide-fern/core';
+import { asPart } from './parts.service';
 import type { VoicePart } from '../db/entities/voices';
 
 /** With fewer singers than this, what a section sings tells of persons. */
@@ -21,16 +27,24 @@ export function discreetSections(
   setting: SectionSetting,
 ): Section[] {
   return sections.map((section) => {
-    if (!isTelling(section)) {
-      const { away: _, ...rest } = section;
-      return section.singers === 0 ? rest : section;
-    }
     const part = parts.find(({ code }) => code === section.id);
+    if (!isTelling(section)) {
+      const { away, register, ...rest } = section;
+      // Where one or two were asked, the zone is theirs.
+      const told = register && register.asked > 0 && register.asked < fewest;
+      return {
+        ...rest,
+        ...(section.singers > 0 && away !== undefined ? { away } : {}),
+        ...(register ? { register: told && part ? usualZone(part) : register } : {}),
+      };
+    }
     const { id, one, many, octave } = section;
     // Of a part that is not the choir's any more nothing is known but what everybody can sing.
-    const usual = part ? fromColumns(part) : widest;
-    return sectionOf({ id, one, many, octave, ...usual }, [], setting);
+    const usual = part ? asPart(part) : widest;
+    return sectionOf({ ...usual, id, one, many, octave }, [], setting);
   });
 }
+
+const usualZone = (part: VoicePart): RegisterZone => registerZone([], asPart(part).change);
 
 const widest = { comfort: [36, 84], reach: [36, 84] } as const;

@@ -76,7 +76,7 @@ export async function saveParts(
       const also = (singer.also ?? []).map((code) =>
         now.has(code) ? code : (own(moves, code) ?? ''),
       );
-      const kept = [...new Set(also)].filter((code) => now.has(code) && code !== singer.part.code);
+      const kept = [...new Set(also)].filter((code) => now.has(code) && code !== singer.part?.code);
       if (kept.join() !== (singer.also ?? []).join()) singer.also = kept;
     }
   });

@@ -5,7 +5,8 @@ import {
   type SectionSinger,
   type SingerState,
 } from '@wide-fern/core';
-import { fromColumns, knownLimits } from '../db/entities/limits';
+import { knownLimits } from '../db/entities/limits';
+import { asPart } from './parts.service';
 import type { Singer, VoicePart } from '../db/entities/voices';
 
 /** A singer as one evening finds them. */
@@ -19,9 +20,10 @@ export interface Present {
 const asSectionSinger = ({ singer, away, states }: Present): SectionSinger => {
   const limits = knownLimits(singer);
   return {
-    part: singer.part.code,
+    part: singer.part?.code ?? null,
     comfort: limits?.comfort ?? null,
     reach: limits?.reach ?? null,
+    changes: singer.changes ?? [],
     states: [...(singer.states ?? []), ...states],
     checkedOn: singer.checkedOn ?? null,
     away,
@@ -36,7 +38,6 @@ export function sectionsOf(
 ): Section[] {
   const singers = present.filter(({ singer }) => !singer.onLeave).map(asSectionSinger);
   return parts.map((part) => {
-    const { code: id, one, many, octave } = part;
-    return sectionOf({ id, one, many, octave, ...fromColumns(part) }, singers, setting);
+    return sectionOf(asPart(part), singers, setting);
   });
 }

@@ -1,4 +1,4 @@
-import { limitsProblemInWords, problemWords } from '@wide-fern/words';
+import { limitsProblemInWords, problemWords, undecidedName } from '@wide-fern/words';
 import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import {
   type ChangeSinger,
@@ -9,7 +9,7 @@ import {
   type SingerFields,
   type StoreSingers,
 } from '@wide-fern/contract';
-import { limitsProblems } from '@wide-fern/core';
+import { limitsProblems, reachOfAll, type PitchRange } from '@wide-fern/core';
 import { withRoom } from '../keeping/room';
 import type { Choir } from '../db/entities/choir';
 import { dateIn } from '../time/zone';
@@ -25,11 +25,12 @@ const asSinger = (singer: Singer): SingerView => {
     id: singer.id,
     version: singer.version,
     name: singer.name,
-    part: singer.part.code,
+    part: singer.part?.code ?? null,
     also: singer.also ?? [],
     comfort: limits?.comfort ?? null,
     reach: limits?.reach ?? null,
     lightTop: singer.lightTop ?? null,
+    changes: singer.changes ?? [],
     states: singer.states ?? [],
     onLeave: singer.onLeave ?? false,
     notes: singer.notes ?? '',
@@ -42,6 +43,7 @@ const asCheck = (check: RangeCheck): KeptCheck => ({
   checkedOn: check.checkedOn,
   ...fromColumns(check),
   lightTop: check.lightTop ?? null,
+  changes: check.changes ?? [],
   means: check.means,
 });
 
@@ -83,27 +85,35 @@ async function findSinger(em: EntityManager, choir: Choir, id: string): Promise<
 
 const unknownLimits = { comfortLow: null, comfortHigh: null, reachLow: null, reachHigh: null };
 
+/** What a singer's part usually reaches; all parts together for whoever has none yet. */
+const usualReach = (part: VoicePart | null | undefined, parts: readonly VoicePart[]): PitchRange =>
+  part ? fromColumns(part).reach : reachOfAll(parts.map(fromColumns));
+
+const inOrder = (notes: readonly number[]): number[] => [...new Set(notes)].sort((a, b) => a - b);
+
 /** What is stored of a singer, once it is known to make sense; messages stand under `at`. */
 function checkedColumns(fields: SingerFields, parts: readonly VoicePart[], at: string) {
   const wrong: Record<string, string> = {};
-  const part = parts.find(({ code }) => code === fields.part);
-  if (!part) wrong[`${at}part`] = problemWords.invalid({ what: 'part', part: fields.part });
-  const { comfort, reach, lightTop } = fields;
-  if (part && comfort && reach) {
-    const usual = fromColumns(part).reach;
-    for (const problem of limitsProblems({ comfort, reach, lightTop }, usual)) {
-      wrong[`${at}${problem.field}`] ??= limitsProblemInWords(problem, part);
+  const part = parts.find(({ code }) => code === fields.part) ?? null;
+  if (!part && fields.part !== null) {
+    wrong[`${at}part`] = problemWords.invalid({ what: 'part', part: fields.part });
+  }
+  const { comfort, reach, lightTop, changes } = fields;
+  if (comfort && reach) {
+    for (const problem of limitsProblems({ comfort, reach, lightTop }, usualReach(part, parts))) {
+      wrong[`${at}${problem.field}`] ??= limitsProblemInWords(problem, part ?? undecidedName);
     }
   }
   const [message] = Object.values(wrong);
-  if (message !== undefined || !part) throw new Problem('invalid', message ?? '', wrong);
-  const also = fields.also.filter((code) => code !== part.code);
+  if (message !== undefined) throw new Problem('invalid', message, wrong);
+  const also = fields.also.filter((code) => code !== part?.code);
   return {
     name: fields.name,
     part,
     also: also.filter((code) => parts.some((one) => one.code === code)),
     ...(comfort && reach ? toColumns({ comfort, reach }) : unknownLimits),
     lightTop,
+    changes: inOrder(changes),
     states: fields.states,
     onLeave: fields.onLeave,
     notes: fields.notes,
@@ -204,25 +214,35 @@ export async function keepChecks(
   const checkedOn = dateIn(now, choir.timeZone);
   await withRoom(em, choir, { of: 'checks', adding: checks.length }, async (inner) => {
     const ids = checks.map(({ singer }) => singer);
+    const parts = await partsOf(inner, choir);
     const singers = await inner.find(
       Singer,
       { choir, id: { $in: ids } },
       { populate: ['part'], lockMode: LockMode.PESSIMISTIC_WRITE, lockTableAliases: ['s0'] },
     );
-    checks.forEach(({ singer: id, comfort, reach, lightTop, means }, i) => {
+    checks.forEach(({ singer: id, part: chosen, comfort, reach, lightTop, changes, means }, i) => {
       const singer = singers.find((one) => one.id === id);
       if (!singer) throw notFound('singer');
-      const usual = fromColumns(singer.part).reach;
-      const [problem] = limitsProblems({ comfort, reach, lightTop }, usual);
+      const part = chosen === undefined ? singer.part : parts.find(({ code }) => code === chosen);
+      if (chosen !== undefined && !part) {
+        const message = problemWords.invalid({ what: 'part', part: chosen });
+        throw new Problem('invalid', message, { [`checks.${i}.part`]: message });
+      }
+      const [problem] = limitsProblems({ comfort, reach, lightTop }, usualReach(part, parts));
       if (problem) {
-        const message = limitsProblemInWords(problem, singer.part);
+        const message = limitsProblemInWords(problem, part ?? undecidedName);
         throw new Problem('invalid', message, { [`checks.${i}.${problem.field}`]: message });
       }
       const columns = toColumns({ comfort, reach });
-      inner.create(RangeCheck, { singer, checkedOn, ...columns, lightTop, means });
-      // A check without the light register leaves what was known of it.
+      const noted = inOrder(changes);
+      inner.create(RangeCheck, {
+        ...{ singer, checkedOn, ...columns, lightTop, changes: noted, means },
+      });
+      // A check without the light register, or the changes, leaves what was known of them.
       inner.assign(singer, {
         ...columns,
+        ...(part ? { part } : {}),
+        ...(noted.length > 0 ? { changes: noted } : {}),
         lightTop: lightTop ?? singer.lightTop ?? null,
         checkedOn,
       });
@@ -253,6 +273,7 @@ export async function dropCheck(
       inner.assign(singer, {
         ...toColumns(fromColumns(newest)),
         lightTop: newest.lightTop ?? singer.lightTop ?? null,
+        changes: (newest.changes ?? []).length > 0 ? newest.changes : (singer.changes ?? []),
         checkedOn: newest.checkedOn,
       });
     } else if (!newest) singer.checkedOn = null;

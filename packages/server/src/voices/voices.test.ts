@@ -38,6 +38,7 @@ const singer = (more: Partial<SingerFields> = {}): SingerFields => ({
   comfort: [43, 62],
   reach: [40, 64],
   lightTop: null,
+  changes: [],
   states: [],
   onLeave: false,
   notes: '',
@@ -180,6 +181,59 @@ describe('the roster', () => {
       .delete(`${path}/singers/${one!.id}/checks/${newest!.id}`)
       .expect(200);
     expect(dropped.body).toMatchObject({ comfort: [43, 60] });
+  });
+
+  it('takes a singer whose part is not decided, who counts in no section until it is', async () => {
+    const tenorOrBass = singer({ part: null, comfort: [45, 65], reach: [43, 67] });
+    const [one] = await store([tenorOrBass]);
+    expect(one!.part).toBeNull();
+    const { id } = await addEvening(person);
+    const counted = async () => (await evening(id)).tonight.sections.map(({ singers }) => singers);
+    expect(await counted()).toEqual([0, 0, 0, 0]);
+    const refused = await person.agent
+      .post(`${path}/singers`)
+      .send({ add: [singer({ part: null, comfort: [20, 62], reach: [20, 64] })], change: [] })
+      .expect(400);
+    expect(errorBody.parse(refused.body).error.message).toMatch(/below what singers usually reach/);
+    const found = { singer: one!.id, comfort: [45, 66], reach: [43, 67], lightTop: null };
+    const keep = (part: string, status: number) =>
+      person.agent
+        .post(`${path}/singers/checks`)
+        .send({ checks: [{ ...found, changes: [64, 57, 64], means: 'room', part }] })
+        .expect(status);
+    await keep('X', 400);
+    const { body } = await keep('T', 201);
+    expect(body).toMatchObject([{ part: 'T', comfort: [45, 66], changes: [57, 64] }]);
+    expect(await counted()).toEqual([0, 0, 1, 0]);
+  });
+
+  it('marks where the voices of a section change, as they showed', async () => {
+    const { id } = await addEvening(person);
+    const zone = async () => (await evening(id)).tonight.sections[3]!.register;
+    expect(await zone()).toEqual({ zone: [57, 62], asked: 0 });
+    const stored = await store([
+      ...[58, 59, 59, 60].map((note) => singer({ changes: [note] })),
+      singer(),
+    ]);
+    expect(await zone()).toEqual({ zone: [58, 60], asked: 4 });
+    // Whoever is away shows nothing.
+    await person.agent
+      .put(`${path}/evenings/${id}/presence`)
+      .send({
+        singers: stored
+          .filter(({ changes }) => changes[0] === 58)
+          .map((one) => ({ singer: one.id, away: true, states: [] })),
+      })
+      .expect(200);
+    expect(await zone()).toEqual({ zone: [59, 60], asked: 3 });
+    // A check that did not ask leaves what is known.
+    const [known] = stored.filter(({ changes }) => changes[0] === 60);
+    const found = { singer: known!.id, comfort: [43, 62], reach: [40, 64], lightTop: null };
+    await person.agent
+      .post(`${path}/singers/checks`)
+      .send({ checks: [{ ...found, means: 'by-ear' }] })
+      .expect(201);
+    expect(await zone()).toEqual({ zone: [59, 60], asked: 3 });
   });
 
   it('hands out and forgets one singer wholly; plans keep only sections', async () => {

@@ -122,6 +122,10 @@ export const router = createBrowserRouter([
             lazy: page(() => import('../features/voices/roster/ReadListPage')),
           },
           {
+            path: '/voices/room',
+            lazy: page(() => import('../features/voices/group/RoomPage')),
+          },
+          {
             path: '/voices/parts',
             lazy: page(() => import('../features/voices/parts/PartsPage')),
           },

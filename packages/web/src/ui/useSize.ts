@@ -1,17 +1,29 @@
-import { useLayoutEffect, useState, type RefObject } from 'react';
+import { useLayoutEffect, useRef, useState, type RefObject } from 'react';
 
-/** The width of an element, followed as it changes. */
+/** The width of an element, followed as it changes, also where it is there only after a while. */
 export function useWidth(ref: RefObject<HTMLElement | null>): number {
   const [width, setWidth] = useState(() => document.documentElement.clientWidth);
+  const followed = useRef<{ readonly element: HTMLElement; readonly stop: () => void }>(undefined);
+  // After every render: what was still being fetched at the first one has its place now.
   useLayoutEffect(() => {
     const element = ref.current;
-    if (!element) return undefined;
+    if (element === (followed.current?.element ?? null)) return;
+    followed.current?.stop();
+    followed.current = undefined;
+    if (!element) return;
     const measure = () => setWidth(element.clientWidth);
     measure();
     const observer = new ResizeObserver(measure);
     observer.observe(element);
-    return () => observer.disconnect();
-  }, [ref]);
+    followed.current = { element, stop: () => observer.disconnect() };
+  });
+  useLayoutEffect(
+    () => () => {
+      followed.current?.stop();
+      followed.current = undefined;
+    },
+    [],
+  );
   return width;
 }
 

@@ -56,7 +56,8 @@ export const Singer = defineEntity({
   properties: {
     id: idColumn(),
     choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
-    part: () => p.manyToOne(VoicePart).index(),
+    /** Null while it is not decided. */
+    part: () => p.manyToOne(VoicePart).nullable().deleteRule('no action').index(),
     name: p.string().length(80),
     /** Codes of other parts the singer can take. */
     also: p.json<string[]>().default('[]'),
@@ -66,6 +67,8 @@ export const Singer = defineEntity({
     reachLow: p.integer().nullable(),
     reachHigh: p.integer().nullable(),
     lightTop: p.integer().nullable(),
+    /** Where the voice changes its register, from low to high. */
+    changes: p.json<number[]>().default('[]'),
     states: p.json<SingerState[]>().default('[]'),
     onLeave: p.boolean().default(false),
     notes: p.text().default(''),
@@ -91,6 +94,7 @@ export const RangeCheck = defineEntity({
     reachLow: p.integer(),
     reachHigh: p.integer(),
     lightTop: p.integer().nullable(),
+    changes: p.json<number[]>().default('[]'),
     means: p.enum([...checkMeans]),
     createdAt: createdColumn(),
   },

@@ -51,6 +51,7 @@ export function SectionPicture({
   );
   const mostRows = Math.max(6, Math.floor((pageHeight - around - pieces.length * 19) / rowHeight));
   const below = rows.length - mostRows;
+  const register = band.register ?? { zone: part.change, asked: 0 };
   const here = rows.flatMap(({ away, range }) => (away || !range ? [] : [range]));
   return (
     <Box mt="4px">
@@ -61,7 +62,7 @@ export function SectionPicture({
           axis={axis}
           width={width}
           hue={hue}
-          change={part.change}
+          register={register}
           writing={choir.writing}
           onWanted={onWanted}
         />
@@ -99,7 +100,7 @@ export function SectionPicture({
         writing={choir.writing}
       />
       <Flex mt="6px" gap="24px" justify="space-between" wrap="wrap" align="center">
-        <Legend hue={hue} />
+        <Legend hue={hue} asked={register.asked} />
         <Label fontSize="12px">
           {[
             conditionInWords(condition, setting.voices.trims.conditions[condition]),

@@ -35,6 +35,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
     () => voices.parts.map((part) => sectionView(part, rows, setting, percent / 100)),
     [voices.parts, rows, setting, percent],
   );
+  const undecided = useMemo(() => rows.filter(({ singer }) => singer.part === null), [rows]);
   const place = Math.max(
     0,
     sections.findIndex(({ part }) => part.id === params.get('part')),
@@ -129,6 +130,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
               data={data}
               section={section}
               sections={sections}
+              undecided={undecided}
               place={place}
               row={row}
               looked={looked}

@@ -1,9 +1,17 @@
 import { Flex } from '@chakra-ui/react';
+import { countInWords } from '@wide-fern/words';
 import { useId } from 'react';
 import { color } from '../../../ui/color';
 
 /** What the lines of the picture mean. */
-export function Legend({ hue }: { readonly hue: string }) {
+export function Legend({
+  hue,
+  asked,
+}: {
+  readonly hue: string;
+  /** Singers of whom it was noted where the voice changes; 0 where the book stands in. */
+  readonly asked: number;
+}) {
   const dots = useId();
   const signs = [
     ['easy', <rect key="s" x={0} y={4} width={30} height={5} fill={hue} />],
@@ -13,7 +21,9 @@ export function Legend({ hue }: { readonly hue: string }) {
       <rect key="s" x={0.5} y={4} width={29} height={5} fill={color('paper')} stroke={hue} />,
     ],
     [
-      'usual change of register',
+      asked === 0
+        ? 'usual change of register'
+        : `change of register, as ${countInWords(asked)} ${asked === 1 ? 'singer' : 'singers'} showed`,
       <g key="s">
         <defs>
           <pattern id={dots} width="6" height="6" patternUnits="userSpaceOnUse">

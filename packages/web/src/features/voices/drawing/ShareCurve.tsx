@@ -3,7 +3,7 @@ import {
   noteName,
   wantedForEdge,
   type NoteWriting,
-  type PitchRange,
+  type RegisterZone,
   type SectionPicture,
   type SingerRange,
 } from '@wide-fern/core';
@@ -23,7 +23,7 @@ export function ShareCurve({
   axis,
   width,
   hue,
-  change,
+  register: { zone },
   writing,
   onWanted,
 }: {
@@ -33,7 +33,8 @@ export function ShareCurve({
   readonly axis: PitchAxis;
   readonly width: number;
   readonly hue: string;
-  readonly change: PitchRange;
+  /** Where its voices change their register. */
+  readonly register: RegisterZone;
   readonly writing: NoteWriting;
   readonly onWanted: (wanted: number) => void;
 }) {
@@ -78,9 +79,9 @@ export function ShareCurve({
         strokeWidth={1.2}
       />
       <rect
-        x={axis.x(change[0])}
+        x={axis.x(zone[0])}
         y={top}
-        width={Math.max(0, axis.x(change[1] + 1) - axis.x(change[0]))}
+        width={Math.max(0, axis.x(zone[1] + 1) - axis.x(zone[0]))}
         height={bottom - top}
         fill={`url(#${dots})`}
       />

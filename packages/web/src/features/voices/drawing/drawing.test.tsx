@@ -28,7 +28,7 @@ describe('the share curve', () => {
         axis={axis}
         width={1000}
         hue="green"
-        change={[70, 74]}
+        register={{ zone: [70, 74], asked: 0 }}
         writing="flats"
         onWanted={(count) => {
           asked.push(count);

@@ -5,7 +5,7 @@ import {
   checkLimits,
   checkWays,
   type CheckProgress,
-  type SectionCheck,
+  type GroupCheck,
 } from '@wide-fern/core';
 
 /**
@@ -13,22 +13,41 @@ import {
  * nothing. Notes and ids only, never names.
  */
 const note = z.int().min(checkLimits.lowest).max(checkLimits.highest);
+const range = z.tuple([note, note]).readonly().nullable().default(null);
 const rangeCheck: z.ZodType<CheckProgress> = z.object({
   start: note,
   light: z.boolean(),
+  expected: range,
+  changes: z.array(note).default([]),
   steps: z.array(z.object({ way: z.enum(checkWays), note, answer: z.enum(checkAnswers) })).max(400),
 });
-const sectionCheck: z.ZodType<SectionCheck> = z.object({
+const dropped = z
+  .object({
+    singer: z.string(),
+    way: z.enum(['up', 'down']),
+    note,
+    sung: note.nullable().optional(),
+  })
+  // An older one went by semitones.
+  .transform((one) => ({
+    ...one,
+    sung: one.sung === undefined ? one.note + (one.way === 'up' ? -1 : 1) : one.sung,
+  }));
+const groupCheck: z.ZodType<GroupCheck> = z.object({
   singers: z.array(z.string()).max(2000),
+  below: z.array(z.string()).max(2000).default([]),
+  expected: range,
   start: note,
   way: z.enum(['up', 'down', 'done']),
   note,
-  out: z.array(z.object({ singer: z.string(), way: z.enum(['up', 'down']), note })).max(4000),
+  before: note.nullable().default(null),
+  out: z.array(dropped).max(4000),
+  changes: z.record(z.string(), z.array(note)).default({}),
   reached: z.object({ up: note.nullable(), down: note.nullable() }),
 });
 
 const checks = keptOnDevice('check', bySchema(rangeCheck));
-const sectionChecks = keptOnDevice('section-check', bySchema(sectionCheck));
+const groupChecks = keptOnDevice('section-check', bySchema(groupCheck));
 
 /** Keeps a check by who makes it and of whom. */
 const keeper = <T>({ read, keep }: Kept<T>) => ({
@@ -37,4 +56,4 @@ const keeper = <T>({ read, keep }: Kept<T>) => ({
 });
 
 export const keptChecks = keeper(checks);
-export const keptSectionChecks = keeper(sectionChecks);
+export const keptGroupChecks = keeper(groupChecks);

@@ -1,9 +1,10 @@
-import type { ChoirPart } from '@wide-fern/contract';
+import type { ChoirPart, Singer } from '@wide-fern/contract';
 import {
   answerCheck,
   beginCheck,
   checkNow,
   foundBy,
+  noteChange,
   undoCheck,
   usualStart,
   type CheckAnswer,
@@ -13,9 +14,10 @@ import { useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { useListening } from '../listening/useListening';
 import { keptChecks } from './keptOnDevice';
-import type { Row } from './section';
 import { useGivenByItself, useGivenNote } from './useGivenNote';
 import { useKeepChecks } from './useKeepChecks';
+
+const middleC = 60;
 
 /** The notes the staff shows: the one asked for, behind the one before it where that is its neighbour. */
 export function notesShown({ steps }: CheckProgress, note: number): number[] {
@@ -24,9 +26,15 @@ export function notesShown({ steps }: CheckProgress, note: number): number[] {
 }
 
 /** One singer's range check: kept on the device at every answer, by hand or by the microphone. */
-export function useCheck({ singer }: Row, part: Pick<ChoirPart, 'comfort'>, onKept: () => void) {
+export function useCheck(
+  singer: Singer,
+  part: Pick<ChoirPart, 'comfort'> | undefined,
+  onKept: () => void,
+) {
   const { account } = useHere();
-  const begin = () => beginCheck(usualStart(singer.comfort ?? part.comfort));
+  const expected = singer.comfort ?? part?.comfort ?? null;
+  // Of whoever has no part and no range nothing is expected; middle C is easy for most.
+  const begin = () => beginCheck(expected ? usualStart(expected) : middleC, { expected });
   const [check, setCheck] = useState<CheckProgress>(
     () => keptChecks.read(account.id, singer.id) ?? begin(),
   );
@@ -39,7 +47,8 @@ export function useCheck({ singer }: Row, part: Pick<ChoirPart, 'comfort'>, onKe
 
   const change = (next: CheckProgress) => {
     setCheck(next);
-    keptChecks.keep(account.id, singer.id, next.steps.length > 0 ? next : undefined);
+    const isAnything = next.steps.length > 0 || next.changes.length > 0;
+    keptChecks.keep(account.id, singer.id, isAnything ? next : undefined);
   };
   const answer = (one: CheckAnswer) => change(answerCheck(check, one));
   const listening = useListening({
@@ -66,7 +75,7 @@ export function useCheck({ singer }: Row, part: Pick<ChoirPart, 'comfort'>, onKe
   const keepFound = () => {
     if (!found) return;
     const means = heardAny ? 'microphone' : 'by-ear';
-    keep.send([{ singer: singer.id, ...found, means }]);
+    keep.send([{ singer: singer.id, ...found, changes: [...found.changes], means }]);
   };
   const onStaff = useMemo(() => (note === undefined ? [] : notesShown(check, note)), [check, note]);
   return {
@@ -80,7 +89,17 @@ export function useCheck({ singer }: Row, part: Pick<ChoirPart, 'comfort'>, onKe
     change,
     answer,
     undo: () => change(undoCheck(check)),
-    beginAgain: () => change({ ...begin(), light: check.light }),
+    beginAgain: () =>
+      change({ ...begin(), light: check.light, expected: check.expected && expected }),
+    /** The larger steps, while something is expected; undefined where nothing is. */
+    larger: expected && {
+      on: check.expected !== null,
+      set: (on: boolean) => change({ ...check, expected: on ? expected : null }),
+    },
+    /** The voice changes its register at the note that is asked for, or it does not after all. */
+    noteChange: () => {
+      if (note !== undefined) change({ ...check, changes: noteChange(check.changes, note) });
+    },
     hear,
     /** The note is being given. */
     sounding,

@@ -1,19 +1,25 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { noteName, startElsewhere, type CheckWay } from '@wide-fern/core';
+import {
+  noteName,
+  reachOfAll,
+  startElsewhere,
+  type CheckWay,
+  type SingerState,
+} from '@wide-fern/core';
 import { rangeInWords } from '@wide-fern/words';
 import { lazy, Suspense, useRef } from 'react';
+import type { ChoirPart, Singer } from '@wide-fern/contract';
 import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { useWidth } from '../../../ui/useSize';
 import { Label, Name, WordButton } from '../../../ui/words';
 import { useCheck } from '../model/useCheck';
-import type { Row } from '../model/section';
 import { Answers, answers } from './Answers';
+import { CheckHow } from './CheckHow';
 import { FoundLine } from './FoundLine';
 import { Listen } from './Listen';
 import { PanelHead } from './PanelHead';
-import type { PanelProps } from './props';
 
 /** Engraving comes along when a check is opened. */
 const NoteStaff = lazy(() => import('../../../music/notation/NoteStaff'));
@@ -32,30 +38,28 @@ const signs: Readonly<Record<CheckWay, string>> = {
 };
 
 /** The clef a part reads: by its octave and where it lies. */
-const clefOf = ({ octave, comfort }: PanelProps['section']['part']) =>
-  octave === 0 ? 'treble' : comfort[0] < 48 ? 'bass' : 'tenor';
+const clefOf = (part: ChoirPart | undefined) =>
+  !part || part.octave === 0 ? 'treble' : part.comfort[0] < 48 ? 'bass' : 'tenor';
 
 /** A range check of one singer, step by step: by hand, by key, or by the microphone. */
-export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row: Row }) {
+export function CheckPanel({
+  singer,
+  states,
+  parts,
+  onDone,
+}: {
+  readonly singer: Singer;
+  /** What the roster says and, on an evening, what was said of tonight. */
+  readonly states: readonly SingerState[];
+  readonly parts: readonly ChoirPart[];
+  /** It was kept, or is paused on this device. */
+  readonly onDone: () => void;
+}) {
   const { writing } = useHere().choir;
-  const { singer } = row;
-  const { part } = section;
-  const {
-    check,
-    now,
-    note,
-    onStaff,
-    found,
-    change,
-    answer,
-    undo,
-    beginAgain,
-    hear,
-    sounding,
-    listening,
-    keep,
-    ...by
-  } = useCheck(row, part, () => onOpen('singer'));
+  const part = parts.find(({ id }) => id === singer.part);
+  const checking = useCheck(singer, part, onDone);
+  const { check, now, note, onStaff, found, change, answer, undo } = checking;
+  const { hear, sounding, listening, keep } = checking;
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   useShortcuts(
@@ -66,6 +70,7 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
         match: letter(key),
         act: () => answer(one),
       })),
+      { keys: 'r', words: 'the voice changes', match: letter('r'), act: checking.noteChange },
       { keys: 'h', words: 'hear the note', match: letter('h'), act: () => void hear() },
       { keys: 'u', words: 'undo a step', match: letter('u'), act: undo },
     ],
@@ -74,7 +79,7 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
 
   return (
     <Box ref={frame}>
-      <PanelHead title={singer.name} onClose={() => onOpen('singer')} close="pause" />
+      <PanelHead title={singer.name} onClose={onDone} close="pause" />
       {now.kind === 'ask' && (
         <>
           <Box as="h3" fontWeight={650}>
@@ -111,9 +116,10 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
       )}
       <FoundLine
         found={found}
+        changes={check.changes}
         start={check.start}
         now={note}
-        around={part.reach}
+        around={part?.reach ?? reachOfAll(parts)}
         width={Math.max(200, width)}
         writing={writing}
       />
@@ -127,32 +133,31 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
             <WordButton disabled={check.steps.length === 0} onClick={undo}>
               undo a step (u)
             </WordButton>
+            <WordButton
+              aria-pressed={check.changes.includes(now.note)}
+              onClick={checking.noteChange}
+            >
+              the voice changes here (r)
+            </WordButton>
           </Flex>
           <Box mt="12px">{signs[now.way]}</Box>
           <Label mt="4px">
             A short open syllable, «ah», in an easy loudness. Stop when anything hurts; hoarseness
             that lasts is for a doctor.
-            {row.states.includes('changing') ? ' A changing voice is never pushed at an end.' : ''}
+            {states.includes('changing') ? ' A changing voice is never pushed at an end.' : ''}
           </Label>
         </>
       )}
-      <Box asChild display="flex" gap="8px" mt="8px" fontSize="13px">
-        <label>
-          <input
-            type="checkbox"
-            checked={check.light}
-            onChange={(event) => change({ ...check, light: event.currentTarget.checked })}
-          />
-          look for the light register too
-        </label>
-      </Box>
+      <CheckHow check={check} larger={checking.larger} writing={writing} onChange={change} />
       <Flex gap="16px" align="center" wrap="wrap" mt="12px">
         {found && (
           <MainButton disabled={keep.isBusy} onClick={keep.found}>
             Keep what is found
           </MainButton>
         )}
-        {check.steps.length > 0 && <WordButton onClick={beginAgain}>begin again</WordButton>}
+        {check.steps.length > 0 && (
+          <WordButton onClick={checking.beginAgain}>begin again</WordButton>
+        )}
       </Flex>
       {found && now.kind !== 'done' && (
         <Label mt="4px">What is not asked yet counts as not easy.</Label>
@@ -164,11 +169,11 @@ export function CheckPanel({ section, row, onOpen }: PanelProps & { readonly row
       )}
       <Listen
         state={listening.state}
-        byItself={by.itself}
+        byItself={checking.itself}
         writing={writing}
         onStart={(open) => void listening.start(open)}
         onStop={listening.stop}
-        onByItself={by.setItself}
+        onByItself={checking.setItself}
       />
     </Box>
   );

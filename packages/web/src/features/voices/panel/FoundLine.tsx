@@ -6,6 +6,7 @@ import { pitchAxis } from '../drawing/geometry';
 /** What a check has found so far: a line that grows from where it began to the present note. */
 export function FoundLine({
   found,
+  changes,
   start,
   now,
   around,
@@ -13,6 +14,8 @@ export function FoundLine({
   writing,
 }: {
   readonly found: CheckFound | undefined;
+  /** Where the voice was heard to change its register. */
+  readonly changes: readonly MidiNote[];
   readonly start: MidiNote;
   readonly now: MidiNote | undefined;
   /** The part's reach, so that the axis stays while the line grows. */
@@ -50,6 +53,14 @@ export function FoundLine({
           />
         </>
       )}
+      {changes.map((note) => (
+        <path
+          key={note}
+          d={`M${axis.x(note)} ${y + 10} v4 H${axis.x(note + 1)} v-4`}
+          fill="none"
+          stroke={color('ink')}
+        />
+      ))}
       <line
         x1={axis.middle(start)}
         x2={axis.middle(start)}

@@ -35,7 +35,14 @@ function Opened({ kind, looked, onLook, ...props }: Parameters<typeof Panel>[0])
   const { row } = props;
   if (kind === 'tonight') return <TonightPanel {...props} />;
   if (kind === 'section-check') return <SectionCheckPanel key={props.section.part.id} {...props} />;
-  if (row && kind === 'check') return <CheckPanel key={row.singer.id} {...props} row={row} />;
+  if (row && kind === 'check') {
+    const { singer, states } = row;
+    const { parts } = props.data.voices;
+    const done = () => props.onOpen('singer');
+    return (
+      <CheckPanel key={singer.id} singer={singer} states={states} parts={parts} onDone={done} />
+    );
+  }
   if (row && kind === 'edit') return <EditPanel key={row.singer.id} {...props} row={row} />;
   if (row && kind === 'singer') return <SingerPanel key={row.singer.id} {...props} row={row} />;
   return <SectionPanel {...props} looked={looked} onLook={onLook} />;

@@ -1,34 +1,52 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { nextNote, noteName, tick, turnAround } from '@wide-fern/core';
+import { beginGroupCheck, easyForAll, usualStart } from '@wide-fern/core';
 import { rangeInWords } from '@wide-fern/words';
+import { useRef } from 'react';
 import { useHere } from '../../../here/session';
 import { LongList } from '../../../ui/LongList';
-import { MainButton, QuietButton } from '../../../ui/MainButton';
-import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
-import { Label, Name, WordButton } from '../../../ui/words';
-import { useSectionCheck } from '../model/useSectionCheck';
-import { giveNote } from '../tone/tone';
+import { MainButton } from '../../../ui/MainButton';
+import { useWidth } from '../../../ui/useSize';
+import { WordButton } from '../../../ui/words';
+import { AskingGroup } from '../group/AskingGroup';
+import { foundInGroup, useGroupCheck } from '../group/useGroupCheck';
 import { PanelHead } from './PanelHead';
 import type { PanelProps } from './props';
 
 /** A whole section checked as in a rehearsal: all sing up together, who drops out is ticked off, then down. */
 export function SectionCheckPanel({ section, onOpen }: PanelProps) {
-  const { writing } = useHere().choir;
-  const { part } = section;
-  const { check, found, singerOf, isOut, change, undo, canUndo, beginAgain, keep } =
-    useSectionCheck(section, () => onOpen('section'));
-  useShortcuts(
-    [
-      { keys: 'n', words: 'next note', match: letter('n'), act: () => change(nextNote(check)) },
-      { keys: 'h', words: 'hear', match: letter('h'), act: () => void giveNote(check.note) },
-      { keys: 'u', words: 'undo', match: letter('u'), act: undo },
-    ],
-    lettersOn(),
-  );
+  const { choir } = useHere();
+  const { part, rows } = section;
+  const frame = useRef<HTMLDivElement>(null);
+  const width = useWidth(frame);
+  const here = rows.filter(({ away }) => !away).map(({ singer }) => singer);
+  const begun = () =>
+    beginGroupCheck(
+      here.map(({ id }) => id),
+      usualStart(part.comfort),
+      { expected: easyForAll(here.map(({ comfort }) => comfort ?? part.comfort)) },
+    );
+  const group = useGroupCheck({
+    of: `${choir.id}:${part.id}`,
+    begun,
+    onKept: () => onOpen('section'),
+  });
+  const { check, keep, undo } = group;
+  const singers = rows.map(({ singer }) => singer);
+  const found = check ? foundInGroup(check, singers) : [];
+  const keepFound = () =>
+    keep.send(
+      found.map(({ singer, comfort, reach, changes }) => ({
+        ...{ singer: singer.id, comfort, reach, changes: [...changes] },
+        ...{ lightTop: null, means: 'section' as const },
+      })),
+    );
   return (
-    <Box>
+    <Box ref={frame}>
       <PanelHead title={`All ${part.many}`} onClose={() => onOpen('section')} close="pause" />
-      {check.way === 'done' ? (
+      {check && check.way !== 'done' && (
+        <AskingGroup check={check} group={group} singers={singers} width={width} />
+      )}
+      {check?.way === 'done' && (
         <>
           <Box role="status" mb="8px">
             Found for {found.length} of {check.singers.length}. Who found no note easy keeps what is
@@ -44,15 +62,15 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
             {({ singer, comfort }) => (
               <Flex justify="space-between" gap="8px" fontSize="13px">
                 <Box truncate>{singer.name}</Box>
-                <Box whiteSpace="nowrap">{rangeInWords(comfort, writing)}</Box>
+                <Box whiteSpace="nowrap">{rangeInWords(comfort, choir.writing)}</Box>
               </Flex>
             )}
           </LongList>
           <Flex gap="16px" align="center" mt="12px">
-            <MainButton disabled={keep.isBusy || found.length === 0} onClick={keep.found}>
+            <MainButton disabled={keep.isBusy || found.length === 0} onClick={keepFound}>
               Keep what is found
             </MainButton>
-            <WordButton onClick={undo} disabled={!canUndo}>
+            <WordButton onClick={undo.act} disabled={!undo.can}>
               undo
             </WordButton>
           </Flex>
@@ -62,69 +80,8 @@ export function SectionCheckPanel({ section, onOpen }: PanelProps) {
             </Box>
           )}
         </>
-      ) : (
-        <>
-          <Box as="h3" fontWeight={650}>
-            Everyone {check.way === 'up' ? 'up' : 'down'}, a note at a time
-          </Box>
-          <Flex align="baseline" gap="16px" my="8px">
-            <Name fontSize="64px" lineHeight="1" role="status">
-              {noteName(check.note, writing)}
-            </Name>
-            <Label>
-              {check.singers.filter((id) => !isOut(id)).length} of {check.singers.length} still sing
-            </Label>
-          </Flex>
-          <Flex gap="8px" wrap="wrap" mb="12px">
-            <MainButton size="sm" onClick={() => change(nextNote(check))}>
-              Next note (n)
-            </MainButton>
-            <QuietButton size="sm" onClick={() => change(turnAround(check))}>
-              {check.way === 'up' ? 'Now down' : 'That is all'}
-            </QuietButton>
-            <WordButton onClick={() => void giveNote(check.note)}>hear (h)</WordButton>
-            <WordButton onClick={undo} disabled={!canUndo}>
-              undo (u)
-            </WordButton>
-          </Flex>
-          <LongList
-            items={check.singers}
-            label="Who still sings"
-            rowHeight={34}
-            mostHeight={374}
-            keyOf={(id) => id}
-          >
-            {(id) => (
-              <Box asChild w="100%" h="32px" textAlign="left" px="8px" borderWidth="1px" bg="sheet">
-                <button
-                  type="button"
-                  aria-pressed={isOut(id)}
-                  onClick={() => change(tick(check, id))}
-                >
-                  <Box
-                    as="span"
-                    color={isOut(id) ? 'inkSoft' : 'ink'}
-                    textDecoration={isOut(id) ? 'line-through' : undefined}
-                  >
-                    {singerOf(id)?.name ?? 'left the section'}
-                  </Box>
-                  {isOut(id) && (
-                    <Box as="span" color="inkSoft" fontSize="13px">
-                      {' '}
-                      dropped out
-                    </Box>
-                  )}
-                </button>
-              </Box>
-            )}
-          </LongList>
-          <Label mt="8px">
-            Tick whoever drops out at this note. Nobody sings on when it is not easy; a changing
-            voice is never pushed.
-          </Label>
-        </>
       )}
-      <WordButton fontSize="13px" mt="12px" onClick={beginAgain}>
+      <WordButton fontSize="13px" mt="12px" onClick={() => group.change(begun())}>
         begin again
       </WordButton>
     </Box>

@@ -6,7 +6,7 @@ import { useMemo } from 'react';
 import { messageOf, queryClient, voicesQuery, call, eveningsQuery } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
-import { Label, WordButton } from '../../../ui/words';
+import { Label, WordButton, WordLink } from '../../../ui/words';
 import { narrowingOf } from '../model/section';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
@@ -78,6 +78,11 @@ export function SectionPanel({
             Check the section
           </QuietButton>
         )}
+        <QuietButton size="sm" asChild>
+          <WordLink to="/voices/room" textDecoration="none" color="ink">
+            Check the whole room
+          </WordLink>
+        </QuietButton>
       </Flex>
       <Box borderTopWidth="1px" pt="12px" role="status">
         {looked === null ? (

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 
 import { listInWords, partFitInWords } from '@wide-fern/words';
-import { possibleParts } from '@wide-fern/core';
+import { noteName, possibleParts } from '@wide-fern/core';
 import { lazy, Suspense, useState } from 'react';
 import { messageOf, checksQuery, queryClient, call, choirQuery } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
@@ -46,6 +46,8 @@ export function SingerPanel({
           ? `, can also sing ${listInWords(singer.also.map((id) => partOf(id).one))}`
           : ''}
         .{singer.notes ? ` ${singer.notes}` : ''}
+        {singer.changes.length > 0 &&
+          ` The voice changes its register at ${listInWords(singer.changes.map((note) => noteName(note, choir.writing)))}.`}
       </Label>
       <Flex gap="8px" wrap="wrap" my="16px">
         <MainButton size="sm" onClick={() => onOpen('check')}>

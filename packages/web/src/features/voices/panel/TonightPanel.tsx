@@ -22,7 +22,7 @@ const conditionOptions = conditions.map((value) => ({
 }));
 
 /** Who is here on the coming evening, and how: everyone, as usual, until something is said. */
-export function TonightPanel({ data, section, sections, onOpen }: PanelProps) {
+export function TonightPanel({ data, section, sections, undecided, onOpen }: PanelProps) {
   const { choir } = useHere();
   const { evening, presence, setting } = data;
   if (!evening || !presence.presence) return null;
@@ -58,7 +58,12 @@ export function TonightPanel({ data, section, sections, onOpen }: PanelProps) {
           {presence.trouble}
         </Box>
       )}
-      <WhoList sections={sections} section={section} change={presence.change} />
+      <WhoList
+        sections={sections}
+        undecided={undecided}
+        section={section}
+        change={presence.change}
+      />
       <Box mt="12px" role="status">
         {[states, absence].map((words) => (words ? `${capital(words)}. ` : ''))}
         Easy tonight: {rangeInWords(band.comfort, choir.writing)}.

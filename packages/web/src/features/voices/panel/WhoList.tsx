@@ -10,8 +10,14 @@ import type { Row, SectionView } from '../model/section';
 /** Rows are as high as a thumb is wide. */
 const rowHeight = 44;
 
+/** A section, or those whose part is not decided. */
+interface Group {
+  readonly part: { readonly id: string; readonly many: string };
+  readonly rows: readonly Row[];
+}
+
 type Line =
-  | { readonly kind: 'part'; readonly section: SectionView }
+  | { readonly kind: 'part'; readonly section: Group }
   | { readonly kind: 'singer'; readonly row: Row };
 const keyOf = (line: Line): string =>
   line.kind === 'part' ? line.section.part.id : line.row.singer.id;
@@ -27,15 +33,18 @@ const said = (row: Row, more: { away?: boolean; states?: Row['statesTonight'] })
 /** Everybody of every part in one list, to be ticked from the top to the bottom; the part in view first. */
 export function WhoList({
   sections,
+  undecided,
   section,
   change,
 }: {
   readonly sections: readonly SectionView[];
+  readonly undecided: readonly Row[];
   readonly section: SectionView;
   readonly change: Change;
 }) {
   const height = usePageHeight();
-  const lines = sections.flatMap((one): Line[] =>
+  const rest = { part: { id: '?', many: 'others, parts not decided' }, rows: undecided };
+  const lines = [...sections, rest].flatMap((one: Group): Line[] =>
     one.rows.length === 0
       ? []
       : [{ kind: 'part', section: one }, ...one.rows.map((row): Line => ({ kind: 'singer', row }))],
@@ -66,7 +75,7 @@ function PartLine({
   section: { part, rows },
   change,
 }: {
-  readonly section: SectionView;
+  readonly section: Group;
   readonly change: Change;
 }) {
   const away = rows.filter((row) => row.away);

@@ -1,19 +1,12 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { KeepChecks } from '@wide-fern/contract';
-import {
-  beginSectionCheck,
-  nextNote,
-  noteName,
-  tick,
-  turnAround,
-  usualStart,
-} from '@wide-fern/core';
+import { beginGroupCheck, nextNote, noteName, tick, turnAround, usualStart } from '@wide-fern/core';
 import { show, tidy, ids } from '../../../testing/page';
 import { Refusal, serve } from '../../../testing/served';
-import { keptChecks, keptSectionChecks } from '../model/keptOnDevice';
+import { keptChecks, keptGroupChecks } from '../model/keptOnDevice';
 import { notesShown } from '../model/useCheck';
-import { sectionFound } from '../model/useSectionCheck';
-import { sopranos, sopranosTonight } from '../testing/choir';
+import { foundInGroup } from '../group/useGroupCheck';
+import { sopranos, sopranosTonight, voices } from '../testing/choir';
 import { CheckPanel } from './CheckPanel';
 import type { PanelProps } from './props';
 import { SectionCheckPanel } from './SectionCheckPanel';
@@ -24,6 +17,7 @@ const panel = (singers = sopranos): PanelProps => ({
   data: {} as PanelProps['data'],
   section: sopranosTonight(singers),
   sections: [sopranosTonight(singers)],
+  undecided: [],
   place: 0,
   row: undefined,
   onOpen: (kind) => opened.push(kind),
@@ -39,11 +33,17 @@ const asked = () =>
 async function check(name = 'Ash Tarn') {
   const props = panel();
   const row = props.section.rows.find(({ singer }) => singer.name === name)!;
-  await show(<CheckPanel {...props} row={row} />);
+  const done = () => props.onOpen('singer');
+  await show(
+    <CheckPanel singer={row.singer} states={row.states} parts={voices.parts} onDone={done} />,
+  );
   return row.singer;
 }
 /** Easy going up for so many notes and then not there; the same going down. */
 function sing(up: number, down: number) {
+  // By semitones, so that a test can count.
+  const larger = screen.getByRole<HTMLInputElement>('checkbox', { name: /larger steps/ });
+  if (larger.checked) fireEvent.click(larger);
   for (let i = 0; i < up; i += 1) press('e');
   press('x');
   for (let i = 0; i < down; i += 1) press('e');
@@ -61,10 +61,28 @@ describe('a range check by hand', () => {
     const start = usualStart(singer.comfort!);
     expect(asked()).toBe(noteName(start, 'flats'));
     press('e');
+    // Where it is expected to be easy it goes by larger steps.
+    expect(asked()).toBe(noteName(start + 3, 'flats'));
+    fireEvent.click(screen.getByRole('checkbox', { name: /larger steps/ }));
     expect(asked()).toBe(noteName(start + 1, 'flats'));
     press('x');
     expect(screen.getByRole('heading', { level: 3 }).textContent).toBe('Range check, going down');
     expect(asked()).toBe(noteName(start - 1, 'flats'));
+  });
+
+  it('notes in passing where the voice changes', async () => {
+    const server = serve({ keepChecks: () => [] });
+    const singer = await check();
+    const start = usualStart(singer.comfort!);
+    press('e');
+    press('r');
+    expect(screen.getByText(/^The voice changes its register at/).textContent).toContain(
+      noteName(start + 3, 'flats'),
+    );
+    click('Keep what is found');
+    await waitFor(() => expect(opened).toEqual(['singer']));
+    const { checks } = server.asked[0]!.body as KeepChecks;
+    expect(checks[0]!.changes).toEqual([start + 3]);
   });
 
   it('takes a step back', async () => {
@@ -157,6 +175,8 @@ describe('the notes on the staff', () => {
     const at = (...steps: readonly number[]) => ({
       start: 60,
       light: false,
+      expected: null,
+      changes: [],
       steps: steps.map(step),
     });
     expect(notesShown(at(60), 61)).toEqual([60, 61]);
@@ -179,9 +199,9 @@ describe('a whole section checked together', () => {
     press('n');
     click('Ash Tarn');
     expect(still()).toEqual([2, 3]);
-    expect(screen.getByRole('button', { name: /^Ash Tarn/ }).getAttribute('aria-pressed')).toBe(
-      'true',
-    );
+    expect(
+      screen.getByRole('button', { name: /^Ash Tarn dropped/ }).getAttribute('aria-pressed'),
+    ).toBe('true');
     press('u');
     expect(still()).toEqual([3, 3]);
   });
@@ -224,15 +244,14 @@ describe('a whole section checked together', () => {
       'A singer here is not on the roster any more.',
     );
     const { part } = sopranosTonight();
-    expect(keptSectionChecks.read(ids.account, `${ids.choir}:${part.id}`)?.way).toBe('done');
+    expect(keptGroupChecks.read(ids.account, `${ids.choir}:${part.id}`)?.way).toBe('done');
   });
 
   it('finds nothing for who left the section meanwhile', () => {
     const [ash, bram] = sopranos;
-    const begun = beginSectionCheck([ash!.id, bram!.id], 67);
+    const begun = beginGroupCheck([ash!.id, bram!.id], 67);
     const done = turnAround(turnAround(nextNote(tick(begun, bram!.id))));
-    const rows = sopranosTonight([ash!]).rows;
-    expect(sectionFound(done, rows).map(({ singer }) => singer.name)).toEqual(['Ash Tarn']);
-    expect(sectionFound(begun, rows)).toEqual([]);
+    expect(foundInGroup(done, [ash!]).map(({ singer }) => singer.name)).toEqual(['Ash Tarn']);
+    expect(foundInGroup(begun, [ash!])).toEqual([]);
   });
 });

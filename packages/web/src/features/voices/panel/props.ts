@@ -9,6 +9,8 @@ export interface PanelProps {
   readonly section: SectionView;
   /** All of them, the highest first. */
   readonly sections: readonly SectionView[];
+  /** Whose part is not decided yet; they belong to no section. */
+  readonly undecided: readonly Row[];
   readonly place: number;
   readonly row: Row | undefined;
   readonly onOpen: (kind: PanelKind) => void;

@@ -7,18 +7,19 @@ import { singerNamed, sopranos, voices } from '../testing/choir';
 import { WhoList } from './WhoList';
 
 const singers = [...sopranos, singerNamed('Odo Pell', 9, { part: 'B', comfort: [43, 60] })];
-async function list(away: readonly string[] = []) {
+async function list(away: readonly string[] = [], all = singers) {
   const presence = {
     condition: 'rested' as const,
     singers: away.map((singer) => ({ singer, away: true, states: [] })),
   };
   const setting = { voices, presence, date: '2026-12-01' };
-  const rows = rowsTonight(singers, setting);
+  const rows = rowsTonight(all, setting);
   const sections = mixedChoir.map((part) => sectionView(part, rows, setting, 0.85));
   const changes: ChangePresence[] = [];
   await show(
     <WhoList
       sections={sections}
+      undecided={rows.filter(({ singer }) => singer.part === null)}
       section={sections[0]!}
       change={(change) => void changes.push(change)}
     />,
@@ -35,6 +36,12 @@ describe('who is here', () => {
       'Basses: 1 of 1 here',
     ]);
     expect(screen.getAllByRole('checkbox')).toHaveLength(4);
+  });
+
+  it('names last whose part is not decided', async () => {
+    await list([], [...singers, singerNamed('Wim Fell', 10, { part: null })]);
+    const headings = screen.getAllByRole('heading').map(({ textContent }) => textContent);
+    expect(headings[2]).toBe('Others, parts not decided: 1 of 1 here');
   });
 
   it('is said with a tick, with a word, or for a whole part at once', async () => {

@@ -1,5 +1,5 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { useDeferredValue, useMemo, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
@@ -8,6 +8,11 @@ import { Label, Name, WordLink } from '../../../ui/words';
 import { SingerForm } from './SingerForm';
 import { SingerRow } from './SingerRow';
 import { WithRoster, type RosterData } from './WithRoster';
+
+/** A check and its sound come along when it is opened. */
+const CheckPanel = lazy(() =>
+  import('../panel/CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
+);
 
 /** The whole roster: everyone who sings, by name, also those on leave. */
 export default function RosterPage() {
@@ -19,6 +24,7 @@ function Roster({ singers, parts }: RosterData) {
   const [wanted, setWanted] = useState('');
   /** A singer’s id, or «new». */
   const [opened, setOpened] = useState<string>();
+  const [checks, setChecks] = useState(false);
   // The list follows the typing when there is time; the field never waits for it.
   const search = useDeferredValue(wanted.trim().toLowerCase());
   const shown = useMemo(
@@ -27,7 +33,7 @@ function Roster({ singers, parts }: RosterData) {
         ({ name, part, notes }) =>
           search === '' ||
           name.toLowerCase().includes(search) ||
-          part.toLowerCase() === search ||
+          part?.toLowerCase() === search ||
           notes.toLowerCase().includes(search),
       ),
     [singers, search],
@@ -79,6 +85,11 @@ function Roster({ singers, parts }: RosterData) {
               Write the list
             </QuietButton>
           )}
+          <QuietButton size="sm" asChild>
+            <WordLink to="/voices/room" textDecoration="none" color="ink">
+              Check a whole room
+            </WordLink>
+          </QuietButton>
         </Flex>
         {singers.length === 0 && (
           <Box maxW="68ch">
@@ -101,7 +112,10 @@ function Roster({ singers, parts }: RosterData) {
               singer={singer}
               place={parts.findIndex(({ id }) => id === singer.part)}
               isOpen={singer.id === opened}
-              onOpen={() => setOpened(singer.id)}
+              onOpen={() => {
+                setOpened(singer.id);
+                setChecks(false);
+              }}
             />
           )}
         </LongList>
@@ -112,15 +126,36 @@ function Roster({ singers, parts }: RosterData) {
       </Box>
       {opened !== undefined && (opened === 'new' || open) && (
         <Box w={{ base: '100%', lg: '320px' }} borderLeftWidth={{ lg: '1px' }} pl={{ lg: '24px' }}>
-          <Name as="h2" fontSize="24px" mb="12px">
-            {open ? open.name : 'A new singer'}
-          </Name>
-          <SingerForm
-            key={opened}
-            parts={parts}
-            {...(open ? { singer: open } : {})}
-            onDone={() => setOpened(undefined)}
-          />
+          {open && checks ? (
+            <Suspense fallback={<Label>Opening …</Label>}>
+              <CheckPanel
+                key={opened}
+                singer={open}
+                states={open.states}
+                parts={parts}
+                onDone={() => setChecks(false)}
+              />
+            </Suspense>
+          ) : (
+            <>
+              <Name as="h2" fontSize="24px" mb="12px">
+                {open ? open.name : 'A new singer'}
+              </Name>
+              {open && (
+                <Box mb="16px">
+                  <MainButton size="sm" onClick={() => setChecks(true)}>
+                    Check the range
+                  </MainButton>
+                </Box>
+              )}
+              <SingerForm
+                key={`${opened} ${open?.version}`}
+                parts={parts}
+                {...(open ? { singer: open } : {})}
+                onDone={() => setOpened(undefined)}
+              />
+            </>
+          )}
         </Box>
       )}
     </Flex>

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ChoirPart, Singer } from '@wide-fern/contract';
-import { singerStates } from '@wide-fern/core';
+import { columnHeadings, singerStates } from '@wide-fern/core';
 import { stateWords } from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { MainButton } from '../../../ui/MainButton';
@@ -38,7 +38,10 @@ export function SingerForm({
         <FormField label="Name" size="sm" error={errors.name?.message} {...register('name')} />
         <SelectField
           label="Part"
-          options={parts.map(({ id, one }) => ({ value: id, word: `${id}, ${one}` }))}
+          options={[
+            ...parts.map(({ id, one }) => ({ value: id, word: `${id}, ${one}` })),
+            { value: '', word: 'not decided yet' },
+          ]}
           error={errors.part?.message}
           {...register('part')}
         />
@@ -71,6 +74,12 @@ export function SingerForm({
             </Box>
           ))}
         </Flex>
+        <FormField
+          label={columnHeadings.changes}
+          size="sm"
+          error={errors.changes?.message}
+          {...register('changes')}
+        />
         <Label>
           Notes like C4 (middle C) or B♭3. Leave them empty until a range is known; a reach that is
           left empty ends where the easy notes end.

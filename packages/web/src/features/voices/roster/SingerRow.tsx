@@ -42,10 +42,10 @@ export function SingerRow({
           w="32px"
           fontWeight={700}
           style={{
-            color: hueOf(singer.part, place),
+            color: singer.part === null ? undefined : hueOf(singer.part, place),
           }}
         >
-          {singer.part}
+          {singer.part ?? '?'}
         </Box>
         <Box as="span" flex="2" minW={0} truncate fontSize="15px">
           {singer.name}
@@ -59,6 +59,7 @@ export function SingerRow({
         <Box as="span" flex="2" minW={0} truncate color="inkSoft" hideBelow="md">
           {[
             singer.onLeave ? 'on leave' : '',
+            singer.part === null ? 'part not decided' : '',
             ...singer.states.map((state) => stateWords[state]),
             singer.also.length > 0 ? `also ${listInWords(singer.also)}` : '',
             singer.notes,

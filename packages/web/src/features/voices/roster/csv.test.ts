@@ -64,6 +64,7 @@ describe('a roster written and read again', () => {
       comfort: known ? part.comfort : null,
       reach: known ? part.reach : null,
       lightTop: null,
+      changes: [],
       states: [],
     }));
   it('loses nothing', () => {

@@ -47,6 +47,21 @@ describe('the form of a singer', () => {
     ]);
   });
 
+  it('leaves a part undecided, and takes the notes at which the voice changes', async () => {
+    const server = serve({ storeSingers: () => [] });
+    await form();
+    fill('Name', 'Dora Beck');
+    fill('Part', '');
+    fill('Register changes at', 'E5, soon');
+    click('Add to the roster');
+    await screen.findByText(/soon/);
+    fill('Register changes at', 'E5, F4');
+    click('Add to the roster');
+    await waitFor(() => expect(isDone).toBe(true));
+    const { add } = server.asked[0]!.body as StoreSingers;
+    expect(add).toMatchObject([{ name: 'Dora Beck', part: null, changes: [76, 65] }]);
+  });
+
   it('says at its field what is no note, and sends nothing', async () => {
     const server = serve({});
     await form();

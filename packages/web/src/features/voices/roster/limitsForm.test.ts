@@ -29,6 +29,7 @@ describe('the form of a singer', () => {
       comfort: [43, 61] as const,
       reach: [40, 64] as const,
       lightTop: null,
+      changes: [],
       states: ['tired' as const],
       onLeave: true,
       notes: 'n',

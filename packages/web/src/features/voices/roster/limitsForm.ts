@@ -1,4 +1,4 @@
-import { limitsProblemInWords, notANote } from '@wide-fern/words';
+import { limitsProblemInWords, notANote, undecidedName } from '@wide-fern/words';
 import {
   singerFieldsSchema,
   type ChoirPart,
@@ -10,6 +10,7 @@ import {
   limitsProblems,
   noteName,
   readNoteKindly,
+  reachOfAll,
   type NoteNames,
   type PitchRange,
 } from '@wide-fern/core';
@@ -24,6 +25,7 @@ export interface SingerForm {
   reachLow: string;
   reachHigh: string;
   lightTop: string;
+  changes: string;
   states: SingerFields['states'];
   onLeave: boolean;
   notes: string;
@@ -52,13 +54,14 @@ export function toForm(singer: Singer | undefined, part: string, writing: NoteNa
     note === null || note === undefined ? '' : noteName(note, writing);
   return {
     name: singer?.name ?? '',
-    part: singer?.part ?? part,
+    part: singer ? (singer.part ?? '') : part,
     also: singer?.also ?? [],
     comfortLow: name(singer?.comfort?.[0]),
     comfortHigh: name(singer?.comfort?.[1]),
     reachLow: name(singer?.reach?.[0]),
     reachHigh: name(singer?.reach?.[1]),
     lightTop: name(singer?.lightTop),
+    changes: (singer?.changes ?? []).map(name).join(', '),
     states: singer?.states ?? [],
     onLeave: singer?.onLeave ?? false,
     notes: singer?.notes ?? '',
@@ -96,21 +99,29 @@ export function readForm(
       if (notes[field] === undefined) fields[field] ??= 'A range needs both easy notes.';
     }
   }
+  const changes = form.changes.split(/[,;\s]+/).flatMap((text) => {
+    if (text === '') return [];
+    const [note, other] = readNoteKindly(text, writing.naming);
+    if (note === undefined || other !== undefined) fields.changes ??= notANote(text, writing);
+    return note ?? [];
+  });
   const part = parts.find(({ id }) => id === form.part);
   const lightTop = notes.lightTop ?? null;
-  if (comfort && reach && part) {
-    for (const problem of limitsProblems({ comfort, reach, lightTop }, part.reach)) {
-      fields[problem.field] ??= limitsProblemInWords(problem, part, writing);
+  if (comfort && reach) {
+    const usual = part?.reach ?? reachOfAll(parts);
+    for (const problem of limitsProblems({ comfort, reach, lightTop }, usual)) {
+      fields[problem.field] ??= limitsProblemInWords(problem, part ?? undecidedName, writing);
     }
   }
   const { name, also, states, onLeave, notes: remarks } = { ...form };
   const parsed = singerFieldsSchema.safeParse({
     name,
-    part: form.part,
+    part: form.part === '' ? null : form.part,
     also: also.filter((id) => id !== form.part),
     comfort,
     reach,
     lightTop,
+    changes,
     states,
     onLeave,
     notes: remarks,

@@ -42,7 +42,20 @@ export function previewRows(
 
 const fieldsOf = (row: PreviewRow): SingerFields[] =>
   row.read.kind === 'singer'
-    ? [{ ...row.read.singer, also: [...row.read.singer.also], states: [...row.read.singer.states] }]
+    ? [
+        {
+          ...row.read.singer,
+          // What a list says nothing of stays as it is known.
+          part: row.read.singer.part ?? row.known?.part ?? null,
+          changes: [
+            ...(row.read.singer.changes.length > 0
+              ? row.read.singer.changes
+              : (row.known?.changes ?? [])),
+          ],
+          also: [...row.read.singer.also],
+          states: [...row.read.singer.states],
+        },
+      ]
     : [];
 
 /** What would be stored: new singers, and those that the list changes. Faulty rows are left out. */

@@ -21,6 +21,7 @@ export const singerNamed = (name: string, n: number, more: Partial<Singer> = {})
   comfort: [62, 79],
   reach: [59, 81],
   lightTop: null,
+  changes: [],
   states: [],
   onLeave: false,
   notes: '',
