@@ -23,7 +23,7 @@ const leastDisk = 300_000_000;
 function wantedPort(): number {
   const port = Number(process.env.PORT ?? 4600);
   if (Number.isInteger(port) && port > 0 && port < 65_536) return port;
-  throw new Trouble(`PORT is «${process.env.PORT}»; it has to be a number from 1 to 65535.`);
+  throw new Trouble(`PORT is “${process.env.PORT}”; it has to be a number from 1 to 65535.`);
 }
 
 const isFree = (port: number): Promise<boolean> =>

@@ -30,7 +30,7 @@ describe('what can go wrong at the start', () => {
     expect(trustedProxies(undefined)).toBe(0);
     expect(trustedProxies('2')).toBe(2);
     for (const wrong of ['yes', '-1', '1.5', '99']) {
-      expect(() => trustedProxies(wrong)).toThrow(`«${wrong}»`);
+      expect(() => trustedProxies(wrong)).toThrow(`“${wrong}”`);
     }
   });
 });

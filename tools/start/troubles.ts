@@ -47,7 +47,7 @@ export function trustedProxies(set: string | undefined): number {
   const count = Number(set ?? 0);
   if (Number.isInteger(count) && count >= 0 && count <= 10) return count;
   throw new Trouble(
-    `TRUSTED_PROXIES is «${set}»; it is the number of proxies in front of Wide Fern, from 0 to 10. ` +
+    `TRUSTED_PROXIES is “${set}”; it is the number of proxies in front of Wide Fern, from 0 to 10. ` +
       'Without one leave it away.',
   );
 }

@@ -143,6 +143,14 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await page.goto('/voices/parts');
     await expect(page.getByRole('group', { name: /^Part 1/ })).toBeVisible();
     await expectAccessible(page);
+    await page.goto('/voices/room');
+    await page.getByRole('button', { name: /^Begin with/ }).click();
+    await expect(page.getByText(/still sing/)).toBeVisible();
+    await expectAccessible(page);
+    await page.getByRole('button', { name: 'Now down' }).click();
+    await page.getByRole('button', { name: 'That is all' }).click();
+    await expect(page.getByText(/^Found for/)).toBeVisible();
+    await expectAccessible(page);
     await page.goto('/voices/roster/read');
     await page.getByRole('textbox', { name: /Rows/ }).fill('Ash Tarn;X');
     await page.getByRole('button', { name: 'Look at these rows' }).click();
@@ -169,6 +177,7 @@ test('no page is wider than its window, at the desk, on the stand and in the han
     '/voices/roster',
     '/voices/roster/read',
     '/voices/parts',
+    '/voices/room',
     '/exercises',
     '/exercises/pulley',
     '/exercises/four-corners',

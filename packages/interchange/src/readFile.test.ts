@@ -117,7 +117,7 @@ describe('a list as CSV', () => {
     const read = readFile('list.csv', bytes(text));
     expect(read).toMatchObject({ exercises: [{ name: 'Good one', id: 'good-one' }] });
     expect(read.notKept.map(({ where, what }) => `${where}: ${what}`)).toEqual([
-      'row 3: There is no name; write one in the column «name».',
+      'row 3: There is no name; write one in the column “name”.',
       'row 4: No line has no line of notes; a list can only bring lines.',
       expect.stringMatching(/^row 5: Wrong: the line stops at character 5\./),
     ]);

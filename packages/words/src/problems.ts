@@ -66,7 +66,7 @@ function invalid(found: Invalid): string {
     case 'piece-gone':
       return 'A piece on this evening is not here any more. Choose another one for it.';
     case 'part':
-      return `«${found.part}» is no part of this choir.`;
+      return `“${found.part}” is no part of this choir.`;
   }
 }
 

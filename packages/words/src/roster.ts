@@ -38,8 +38,8 @@ export function notANote(text: string, { naming, accidentals }: NoteNames): stri
     noteName(note, { naming, accidentals }),
   );
   return either.length > 1
-    ? `«${text}» can be ${either.join(' or ')}; write which.`
-    : `«${text}» is no note; write it like ${exampleOf[naming]}.`;
+    ? `“${text}” can be ${either.join(' or ')}; write which.`
+    : `“${text}” is no note; write it like ${exampleOf[naming]}.`;
 }
 
 /** What is wrong in a cell of a roster, and what to write there. */
@@ -58,19 +58,19 @@ export function rowProblemInWords(
     case 'notes-too-long':
       return `Notes have at most ${rosterLengths.notes} characters.`;
     case 'one-easy-note':
-      return `«${columnHeadings[problem.column]}» is missing; a range needs both its notes.`;
+      return `“${columnHeadings[problem.column]}” is missing; a range needs both its notes.`;
     case 'not-a-note':
-      return `«${problem.written}» is no note; write it like ${exampleOf[naming]}.`;
+      return `“${problem.written}” is no note; write it like ${exampleOf[naming]}.`;
     case 'not-a-range':
-      return `«${problem.written}» is no range; write its lowest and highest note, like ${exampleOf[naming].split(',')[0]!}–${exampleOf[naming].split(' or ')[1]!}.`;
+      return `“${problem.written}” is no range; write its lowest and highest note, like ${exampleOf[naming].split(',')[0]!}–${exampleOf[naming].split(' or ')[1]!}.`;
     case 'not-a-part':
-      return `«${problem.written}» is no part of this choir, which has ${partNames}.`;
+      return `“${problem.written}” is no part of this choir, which has ${partNames}.`;
     case 'not-a-state': {
       const known = listInWords(singerStates.map((state) => stateWords[state]));
-      return `«${problem.written}» is no state; write ${known}, or leave it empty.`;
+      return `“${problem.written}” is no state; write ${known}, or leave it empty.`;
     }
     case 'unclear-leave':
-      return `«${problem.written}» is unclear; write yes or no.`;
+      return `“${problem.written}” is unclear; write yes or no.`;
     case 'limits': {
       const part =
         problem.part === null

@@ -155,13 +155,13 @@ describe('a row of a roster that cannot be read', () => {
     };
     expect(said(['', 'X', 'Q', '', 'sad', 'perhaps'])).toEqual([
       'A name is missing.',
-      '«X» is no part of this choir, which has S, A, T and B.',
-      '«sad» is no state; write tired, returning, ill and changing voice, or leave it empty.',
-      '«perhaps» is unclear; write yes or no.',
-      '«Q» is no note; write it like C4, F♯3 or B♭4.',
+      '“X” is no part of this choir, which has S, A, T and B.',
+      '“sad” is no state; write tired, returning, ill and changing voice, or leave it empty.',
+      '“perhaps” is unclear; write yes or no.',
+      '“Q” is no note; write it like C4, F♯3 or B♭4.',
     ]);
     expect(said(['Noor', 'S', 'C4', '', '', ''])).toEqual([
-      '«Easy to» is missing; a range needs both its notes.',
+      '“Easy to” is missing; a range needs both its notes.',
     ]);
     expect(said(['Noor', 'B', 'C4', 'C7', '', ''])[0]).toMatch(/^C7 is more than an octave above/);
   });

@@ -71,7 +71,7 @@ function numberIn(words: string | undefined, least: number, most: number, usual:
 function fromRow(row: Row, where: string, notKept: Notes): Exercise | undefined {
   const name = row.name?.trim().slice(0, 60);
   if (!name) {
-    notKept.add(where, 'There is no name; write one in the column «name».');
+    notKept.add(where, 'There is no name; write one in the column “name”.');
     return undefined;
   }
   const mode = (modeNames as readonly string[]).includes(row.mode ?? '')
@@ -139,7 +139,7 @@ export function readCsv(text: string): FoundExercises {
   });
   if (!meta.fields?.includes('name') || !meta.fields.includes('line')) {
     return refuse(
-      'This list has no columns «name» and «line». The first row names the columns; the line is typed like 1 2 3 4 5:2.',
+      'This list has no columns “name” and “line”. The first row names the columns; the line is typed like 1 2 3 4 5:2.',
     );
   }
   if (data.length > 2000) {

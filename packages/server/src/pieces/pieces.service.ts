@@ -239,6 +239,6 @@ export async function removePiece(
     [id, choir.id, id],
   );
   em.remove(piece);
-  record(em, { choir, by: account, kind: 'deleted', about: `«${piece.title}»` });
+  record(em, { choir, by: account, kind: 'deleted', about: `“${piece.title}”` });
   await em.flush();
 }

@@ -63,7 +63,7 @@ export function AskingGroup({
       </Flex>
       <TickList check={check} singers={singers} isOut={isOut} width={width} onChange={change} />
       <Label mt="8px">
-        Tick whoever drops out at this note, and «changes» where a voice is heard to change its
+        Tick whoever drops out at this note, and “changes” where a voice is heard to change its
         register. Nobody sings on when it is not easy; a changing voice is never pushed.
       </Label>
       <Label>

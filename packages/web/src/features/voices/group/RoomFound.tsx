@@ -94,7 +94,12 @@ function FoundRow({
     <Flex h="64px" align="center" gap="12px" borderBottomWidth="1px">
       <Box flex="2" minW={0}>
         <Box truncate>{singer.name}</Box>
-        <Label truncate>{why}</Label>
+        <Label truncate hideBelow="md">
+          {why}
+        </Label>
+        <Label truncate hideFrom="md">
+          suits {suits}
+        </Label>
       </Box>
       <Box flex="1" minW={0} hideBelow="md">
         {suits}

@@ -142,7 +142,7 @@ export function CheckPanel({
           </Flex>
           <Box mt="12px">{signs[now.way]}</Box>
           <Label mt="4px">
-            A short open syllable, «ah», in an easy loudness. Stop when anything hurts; hoarseness
+            A short open syllable, “ah”, in an easy loudness. Stop when anything hurts; hoarseness
             that lasts is for a doctor.
             {states.includes('changing') ? ' A changing voice is never pushed at an end.' : ''}
           </Label>

@@ -45,7 +45,7 @@ describe('the parts of a choir', () => {
     fill('Easy from', 'low', 2);
     click('Keep these parts');
     expect(alerts()).toMatch(/Put the marked fields right/);
-    expect(screen.getByText('«low» is no note; write it like C4, F♯3 or B♭4.')).toBeTruthy();
+    expect(screen.getByText('“low” is no note; write it like C4, F♯3 or B♭4.')).toBeTruthy();
     expect(server.asked).toEqual([]);
   });
 

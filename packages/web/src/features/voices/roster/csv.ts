@@ -71,7 +71,7 @@ export async function textOf(file: Pick<Blob, 'size' | 'arrayBuffer'>): Promise<
     return new TextDecoder(isUtf16 ? 'utf-16le' : 'utf-8', { fatal: true }).decode(bytes);
   } catch {
     throw new Error(
-      'This file is not written in UTF-8. Save it as «CSV UTF-8» and choose it again.',
+      'This file is not written in UTF-8. Save it as “CSV UTF-8” and choose it again.',
     );
   }
 }
