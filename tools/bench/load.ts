@@ -1,7 +1,7 @@
 /** How many answers a second the server gives, beside an empty answer of the same kind of server. */
 import { createServer, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import type { Evening, EveningSummary, Plan, Session } from '@wide-fern/contract';
+import type { Evening, EveningSummary, Plan, Session, StoredPlan } from '@wide-fern/contract';
 import autocannon, { type Options } from 'autocannon';
 import { throwawayCluster } from '../postgres/throwaway';
 import { ensureDatabase, execute } from '../postgres/database';
@@ -101,6 +101,8 @@ async function savesPerSecond(
   evenings: readonly EveningSummary[],
   document: Plan['document'],
 ): Promise<Rate> {
+  // Written once: whoever asks takes as little of the machine as possible.
+  const rest = `,"edits":[],"document":${JSON.stringify(document)}}`;
   const until = performance.now() + seconds * 1000;
   const times: number[] = [];
   await Promise.all(
@@ -113,10 +115,10 @@ async function savesPerSecond(
         const answer = await fetch(path, {
           method: 'PUT',
           headers,
-          body: JSON.stringify({ version, document, edits: [] }),
+          body: `{"version":${version}${rest}`,
         });
         if (answer.status !== 200) throw new Error(`A save was answered with ${answer.status}.`);
-        ({ version } = (await answer.json()) as Plan);
+        ({ version } = (await answer.json()) as StoredPlan);
         times.push(performance.now() - began);
       }
     }),

@@ -14,6 +14,10 @@ export const planSchema = z.object({
 });
 export type Plan = z.infer<typeof planSchema>;
 
+/** What is answered when a plan was stored: its document is the one that was sent. */
+export const storedPlanSchema = planSchema.omit({ document: true });
+export type StoredPlan = z.infer<typeof storedPlanSchema>;
+
 /** Saving: the version the changes started from (0 for a first plan), the whole document, and what was done. */
 export const savePlanSchema = z.object({
   version: z.int().min(0),

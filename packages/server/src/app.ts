@@ -63,11 +63,6 @@ const requestLog =
     next();
   };
 
-/** A stream of events is sent as it comes, not gathered to be made smaller. */
-const isCompressed: compression.CompressionFilter = (request, response) =>
-  response.getHeader('Content-Type') !== 'text/event-stream' &&
-  compression.filter(request, response);
-
 /** The interface described for other programs; made when it is first asked for. */
 function description(): express.RequestHandler {
   let made: unknown;
@@ -119,13 +114,14 @@ export function createApp(options: {
   if (rememberSeconds > 0) hub.onSignIns(callers.forget);
   const app = express();
   app.disable('x-powered-by');
+  // Answers of the interface are never kept, so nothing is asked about them again; pages have their own.
+  app.disable('etag');
   app.set('trust proxy', trustedProxies);
   app.use(requestLog(log));
   app.use(securityHeaders(), permissions, strictTransport);
-  app.use(compression({ filter: isCompressed }));
   app.use('/api', sameOriginOnly(publicUrl));
   app.get('/api/health', health(orm));
-  app.get('/api/openapi.json', description());
+  app.get('/api/openapi.json', compression(), description());
   app.use(
     '/api',
     mount(allRoutes({ hub, hasDemo, callers, post: { mailer, publicUrl, log } }), {
@@ -144,7 +140,7 @@ export function createApp(options: {
   app.use('/api', () => {
     throw notFound('address');
   });
-  if (webRoot) app.use(pages(webRoot));
+  if (webRoot) app.use(compression(), pages(webRoot));
   app.use(errorHandler(log));
   return app;
 }

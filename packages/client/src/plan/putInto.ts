@@ -1,4 +1,4 @@
-import type { Exercise } from '@wide-fern/contract';
+import type { Exercise, Plan } from '@wide-fern/contract';
 import type { Tonight } from '@wide-fern/core';
 import { addExercise, emptyDocument, factsOf, isFull, perform } from '@wide-fern/plan';
 import { ApiError, call } from '../call/call';
@@ -26,7 +26,8 @@ export async function putIntoPlan(
     const edits = factsOf(edit, before, document);
     try {
       const body = { version: plan?.version ?? 0, document, edits };
-      const saved = await call('savePlan', { params: place, body });
+      const stored = await call('savePlan', { params: place, body });
+      const saved: Plan = { ...stored, document };
       queryClient.setQueryData(planQuery(place).queryKey, saved);
       return 'put';
     } catch (error) {

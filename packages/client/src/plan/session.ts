@@ -51,7 +51,8 @@ export function keepPlanSaved(
 ): { readonly saveNow: () => void; readonly end: () => void } {
   const autosave = startAutosave(store, {
     save: async (body) => {
-      const saved = await call('savePlan', { params: place, body });
+      const stored = await call('savePlan', { params: place, body });
+      const saved = { ...stored, document: body.document };
       queryClient.setQueryData(planQuery(place).queryKey, saved);
       return saved;
     },

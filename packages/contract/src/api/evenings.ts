@@ -9,7 +9,7 @@ import {
   templateSchema,
 } from '../evening';
 import { pageOf, pageQuerySchema } from '../page';
-import { planSchema, planVersionSchema, savePlanSchema } from '../savedPlan';
+import { planSchema, planVersionSchema, savePlanSchema, storedPlanSchema } from '../savedPlan';
 import { z } from '../zod';
 import { changed, type Endpoints } from './described';
 
@@ -61,7 +61,7 @@ export const evenings = {
   removeTemplate: { access: 'deputy', errors: [] },
 
   showPlan: { access: 'reader', reply: z.object({ plan: planSchema.nullable() }), errors: [] },
-  savePlan: { access: 'deputy', body: savePlanSchema, reply: planSchema, errors: changed },
+  savePlan: { access: 'deputy', body: savePlanSchema, reply: storedPlanSchema, errors: changed },
   listPlanVersions: {
     access: 'reader',
     query: pageQuerySchema,

@@ -19,6 +19,14 @@ interface Known {
   lastSeenAt: Date;
 }
 
+const nobody = { isKnown: false, account: undefined, membership: undefined } as const;
+
+/** Makes a thing when it is first asked for: an entity costs more than the rest of a short answer. */
+function once<T>(make: () => T): () => T {
+  let made: T | undefined;
+  return () => (made ??= make());
+}
+
 /** The most callers that are remembered. */
 const most = 5000;
 
@@ -90,13 +98,25 @@ export class Callers {
     choir: string | undefined,
   ): Promise<Who<Account, Choir>> => {
     const found = await this.find(em, token);
-    if (!found) return { account: undefined, membership: undefined };
-    const account = em.merge(Account, { ...found.account } as never) as unknown as Account;
+    if (!found) return nobody;
+    const account = once(
+      () => em.merge(Account, { ...found.account } as never) as unknown as Account,
+    );
     const member =
       choir === undefined ? undefined : found.members.find(({ choir: { id } }) => id === choir);
-    if (!member) return { account, membership: undefined };
-    const here = em.merge(Choir, { ...member.choir } as never) as unknown as Choir;
-    return { account, membership: { choir: here, role: member.role } };
+    const here = once(() => em.merge(Choir, { ...member?.choir } as never) as unknown as Choir);
+    return {
+      isKnown: true,
+      get account() {
+        return account();
+      },
+      membership: member && {
+        role: member.role,
+        get choir() {
+          return here();
+        },
+      },
+    };
   };
 
   /** The same, told to the browser that asks. */

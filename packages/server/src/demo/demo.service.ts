@@ -34,8 +34,8 @@ const closed: readonly EndpointName[] = [
  * What is asked before an endpoint of a demo answers; other choirs are left alone.
  * @throws Problem demo_choir for what nobody does there
  */
-export function refuseInDemo({ demoUntil }: Choir, name: EndpointName): void {
-  if (demoUntil && closed.includes(name)) throw problem('demo_choir');
+export function refuseInDemo(choir: () => Choir, name: EndpointName): void {
+  if (closed.includes(name) && choir().demoUntil) throw problem('demo_choir');
 }
 
 /** Throws away the demo choirs whose day is over, and the invented people of them. */

@@ -23,10 +23,14 @@ export const eveningRoutes: readonly Route[] = [
     const made = await addEvenings(em, choir, body.evenings);
     return { added: made.length };
   }),
-  endpoint('showEvening', async ({ em, choir, role, params: { evening: id } }) => {
-    const key = `${choir.id} ${id} ${seesPersons(role)}`;
-    const make = async () => showEvening(em, choir, await findEvening(em, choir, id), role);
-    return new Written(await remembered(em, { choir: choir.id, key }, make));
+  endpoint('showEvening', async (call) => {
+    const { em, role, params } = call;
+    const key = `${params.choir} ${params.evening} ${seesPersons(role)}`;
+    const make = async () => {
+      const { choir } = call;
+      return showEvening(em, choir, await findEvening(em, choir, params.evening), role);
+    };
+    return new Written(await remembered(em, { choir: params.choir, key }, make));
   }),
   endpoint('changeEvening', async ({ em, choir, params, body }) =>
     showEvening(em, choir, await changeEvening(em, choir, params.evening, body)),

@@ -29,6 +29,7 @@ export interface Call<N extends EndpointName> {
 
 /** Who is calling: nobody, or an account with its place in the choir of the path. */
 export interface Who<Account, Choir> {
+  readonly isKnown: boolean;
   readonly account: Account | undefined;
   readonly membership: { readonly choir: Choir; readonly role: Role } | undefined;
 }
@@ -88,7 +89,7 @@ const isAtLeast = (role: Role, least: Role): boolean => rank(role) >= rank(least
  */
 export function refuseUnlessAllowed(access: Access, who: Who<unknown, unknown>): void {
   if (access === 'anyone') return;
-  if (who.account === undefined) throw problem('sign_in_first');
+  if (!who.isKnown) throw problem('sign_in_first');
   if (access === 'signed-in') return;
   if (!who.membership) throw notFound('choir');
   if (!isAtLeast(who.membership.role, access)) throw problem('not_allowed');
@@ -103,6 +104,18 @@ export const endpointsFor =
   ): Route<Account, Choir> => ({
     name,
     access: described(name).access,
-    handle: (call, { account, membership }) =>
-      handle({ ...call, account, ...membership } as unknown as CallOf<N, Account, Choir>),
+    handle: (call, who) => {
+      // Asked for where a handler does: most want one of them, and each costs to be made.
+      const whole = {
+        ...call,
+        get account() {
+          return who.account;
+        },
+        get choir() {
+          return who.membership?.choir;
+        },
+        role: who.membership?.role,
+      };
+      return handle(whole as unknown as CallOf<N, Account, Choir>);
+    },
   });

@@ -7,6 +7,7 @@ import {
   type Described,
   type EndpointName,
 } from '@wide-fern/contract';
+import compression from 'compression';
 import { parse as parseCookies } from 'cookie';
 import {
   Router,
@@ -50,7 +51,7 @@ export interface Mounting<Account, Choir> {
   /** Told when an endpoint that changes something has done so. */
   readonly changed?: (name: EndpointName) => void;
   /** Refuses what is not done in a choir of its kind, whoever asks. */
-  readonly refuse?: (choir: Choir, name: EndpointName) => void;
+  readonly refuse?: (choir: () => Choir, name: EndpointName) => void;
   /** How much room is left where the data lies. */
   readonly free?: FreeBytes;
   /** Whether every reply is checked against the contract: in tests. */
@@ -78,15 +79,33 @@ function setSession(request: Request, response: Response, session: SessionCookie
   }
 }
 
-function send(response: Response, { reply, makes }: Described, body: unknown): void {
+/** Answers shorter than this are not worth making smaller. */
+const leastToCompress = 1024;
+const compressed = compression();
+
+function send(
+  request: Request,
+  response: Response,
+  { reply, makes }: Described,
+  body: unknown,
+): void {
   response.setHeader('Cache-Control', 'no-store');
-  if (reply === undefined) response.status(204).end();
-  else if (reply === 'file') {
+  if (reply === undefined) {
+    response.status(204).end();
+    return;
+  }
+  if (reply === 'file') {
     const { name, bytes } = body as { name: string; bytes: Buffer };
-    response.attachment(name).type('application/octet-stream').send(bytes);
-  } else if (body instanceof Written) {
-    response.status(200).type('application/json').send(body.json);
-  } else response.status(makes ? 201 : 200).json(body);
+    compressed(request, response, () => {
+      response.attachment(name).type('application/octet-stream').send(bytes);
+    });
+    return;
+  }
+  const json = body instanceof Written ? body.json : JSON.stringify(body);
+  response.statusCode = makes ? 201 : 200;
+  response.setHeader('Content-Type', 'application/json; charset=utf-8');
+  if (json.length < leastToCompress) response.end(json);
+  else compressed(request, response, () => response.end(json));
 }
 
 /** Holds a reply against its schema as a reader would find it, after it has been JSON. */
@@ -139,16 +158,19 @@ export function mount<Account, Choir>(
       const token = parseCookies(request.headers.cookie ?? '')[sessionCookie];
       const params = request.params as Record<string, string>;
       checkIds(params);
-      const who = await whoIs(em, token, params.choir);
+      // Who calls what is open to anyone is asked only where it is counted.
+      const isAsked = route.access !== 'anyone' || one.limited !== undefined;
+      const who = await whoIs(em, isAsked ? token : undefined, params.choir);
       refuseUnlessAllowed(route.access, who);
       if (free) await refuseWhenFull({ name: route.name, method }, free);
       await readBody(one, request, response);
       if (one.limited) {
-        if (who.account) callerIs(request, idOf(who.account));
+        if (who.isKnown && who.account) callerIs(request, idOf(who.account));
         await count(limits[one.limited], request, response);
       }
       const query = checkedQuery(route.name, request);
-      if (who.membership) refuse?.(who.membership.choir, route.name);
+      const { membership } = who;
+      if (membership) refuse?.(() => membership.choir, route.name);
       const userAgent = request.headers['user-agent'] ?? '';
       const handle = (body: unknown) => {
         const call = { em, params, query, body, token, userAgent };
@@ -169,7 +191,7 @@ export function mount<Account, Choir>(
       if (checkReplies)
         checkReply(route.name, reply instanceof Written ? JSON.parse(reply.json) : reply);
       if (withSession) setSession(request, response, answer.session);
-      send(response, one, reply);
+      send(request, response, one, reply);
     };
     router[method.toLowerCase() as Lowercase<typeof method>](path, handler);
   }

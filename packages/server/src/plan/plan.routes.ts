@@ -10,12 +10,13 @@ export const planRoutes: readonly Route[] = [
     const plan = await showPlan(em, choir, evening, params.item);
     return { plan: plan && !seesPersons(role) ? await discreetPlan(em, choir, plan) : plan };
   }),
-  endpoint('savePlan', async ({ em, account, choir, params, body }) => {
-    const where = { choir, item: params.item, account };
-    const saved = await savePlanOver(em, { ...where, evening: params.evening }, body);
+  endpoint('savePlan', async (call) => {
+    const { em, account, params, body } = call;
+    const saved = await savePlanOver(em, { ...params, account }, body);
     if (saved) return saved;
+    const { choir } = call;
     const evening = await findEvening(em, choir, params.evening);
-    return savePlan(em, { ...where, evening }, body);
+    return savePlan(em, { choir, item: params.item, account, evening }, body);
   }),
   endpoint('listPlanVersions', async ({ em, choir, params, query }) => {
     const evening = await findEvening(em, choir, params.evening);

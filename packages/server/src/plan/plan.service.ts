@@ -8,6 +8,7 @@ import type {
   Plan as PlanView,
   PlanVersion as VersionView,
   SavePlan,
+  StoredPlan,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
@@ -25,6 +26,11 @@ const asView = (plan: Plan): PlanView => ({
   savedAt: plan.savedAt.toISOString(),
   savedBy: plan.savedBy?.name ?? '',
   document: upcastStored(plan.document),
+});
+
+/** What whoever stored it is told. */
+const stored = ({ id, version, savedAt, savedBy }: Plan): StoredPlan => ({
+  ...{ id, version, savedAt: savedAt.toISOString(), savedBy: savedBy?.name ?? '' },
 });
 
 /** A warm-up belongs to an agenda item that is one, or that cools down. */
@@ -70,9 +76,9 @@ const saveOver = `
  */
 export async function savePlanOver(
   em: EntityManager,
-  where: { choir: Choir; evening: string; item: string; account: Account },
+  where: { choir: string; evening: string; item: string; account: Account },
   { version, document, edits }: SavePlan,
-): Promise<PlanView | undefined> {
+): Promise<StoredPlan | undefined> {
   const { choir, evening, item, account } = where;
   const savedAt = new Date();
   const [row] = await lean<{ id: string; version: number }>(em, saveOver, [
@@ -82,7 +88,7 @@ export async function savePlanOver(
     evening,
     item,
     version,
-    choir.id,
+    choir,
     JSON.stringify(edits),
   ]);
   if (!row) return undefined;
@@ -91,7 +97,7 @@ export async function savePlanOver(
     if (plan) await thinOut(em, plan, savedAt);
   }
   const { name: savedBy } = account;
-  return { id: row.id, version: row.version, savedAt: savedAt.toISOString(), savedBy, document };
+  return { id: row.id, version: row.version, savedAt: savedAt.toISOString(), savedBy };
 }
 
 /**
@@ -102,7 +108,7 @@ export async function savePlan(
   em: EntityManager,
   where: { choir: Choir; evening: Evening; item: string; account: Account },
   { version, document, edits }: SavePlan,
-): Promise<PlanView> {
+): Promise<StoredPlan> {
   const { choir, evening, item, account } = where;
   checkItem(evening, item);
   const savedAt = new Date();
@@ -112,7 +118,7 @@ export async function savePlan(
     const first = em.create(Plan, { choir, evening, item, document, savedAt, savedBy: account });
     remember(em, first, edits, 1);
     await flushOrClash(em);
-    return asView(first);
+    return stored(first);
   }
   await em.lock(plan, LockMode.OPTIMISTIC, version);
   plan.document = document;
@@ -121,7 +127,7 @@ export async function savePlan(
   remember(em, plan, edits, version + 1);
   await flushOrClash(em);
   await thinOut(em, plan, savedAt);
-  return asView(plan);
+  return stored(plan);
 }
 
 /** Stores what was changed; the same version made twice at once is a clash. */

@@ -3,6 +3,7 @@ import {
   errorBody,
   pageOf,
   planSchema,
+  storedPlanSchema,
   planVersionSchema,
   type EditFact,
   type Evening,
@@ -47,7 +48,10 @@ describe('plans', () => {
       .put(path)
       .send({ version: 0, document, edits: [] })
       .expect(200);
-    expect(planSchema.parse(first.body)).toMatchObject({ version: 1, savedBy: 'Wren Aldous' });
+    expect(storedPlanSchema.parse(first.body)).toMatchObject({
+      version: 1,
+      savedBy: 'Wren Aldous',
+    });
     const { plan } = (await person.agent.get(path).expect(200)).body as { plan: PlanView };
     expect(planSchema.parse(plan).document).toEqual(document);
     const second = await person.agent
