@@ -3,6 +3,7 @@
  * no input or output, no clock. docs/model.md explains every rule.
  */
 export * from './breath/phrase';
+export * from './evening/advice';
 export * from './evening/needs';
 export * from './evening/occasion';
 export * from './exercise';

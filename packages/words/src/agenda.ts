@@ -1,6 +1,7 @@
 import {
   noteName,
   own,
+  type EveningAdvice,
   type NoteWriting,
   type PitchRange,
   type PlaceNeed,
@@ -62,4 +63,38 @@ export function askedInWords(
   return left.length > 0
     ? `${many} go beyond what is easy: ${listInWords(left)}.`
     : `${many} stay where it is easy.`;
+}
+
+/** What would spare the voices, and its one act: «“Lanterns” is sung before anybody has warmed up.» */
+export function adviceInWords(
+  advice: EveningAdvice,
+  {
+    title,
+    many,
+    times,
+  }: {
+    readonly title: (item: string) => string;
+    readonly many: (part: string) => string;
+    /** «19:45 to 20:50», of the items from one to another. */
+    readonly times: (from: string, to: string) => string;
+  },
+): { readonly why: string; readonly act: string } {
+  const name = `“${title(advice.item)}”`;
+  switch (advice.code) {
+    case 'warm-up-before':
+      return {
+        why: `${name} is sung before anybody has warmed up.`,
+        act: 'put a short warm-up before it',
+      };
+    case 'break-after':
+      return {
+        why: `${times(advice.from, advice.to)} is sung without a rest.`,
+        act: `put a break of ten minutes after ${name}`,
+      };
+    case 'earlier':
+      return {
+        why: `${name} takes ${many(advice.part)} furthest beyond what is easy, and comes after ${advice.minutes} minutes of singing.`,
+        act: `sing it before “${title(advice.before)}”`,
+      };
+  }
 }

@@ -1,4 +1,5 @@
 import {
+  adviceInWords,
   askedFor,
   limitsProblems,
   mixedChoir,
@@ -219,5 +220,27 @@ describe('what is searched of an exercise', () => {
     for (const word of ['susser zug', 'octave', 'pull', 'top notes', 'a line for all']) {
       expect(words).toContain(word);
     }
+  });
+});
+
+describe('an advice for an evening', () => {
+  const words = (advice: Parameters<typeof adviceInWords>[0]) =>
+    Object.values(
+      adviceInWords(advice, {
+        title: (id) => id.toUpperCase(),
+        many: () => 'tenors',
+        times: (from, to) => `19:45 (${from}) to 20:50 (${to})`,
+      }),
+    ).join(' — ');
+  it('says why, and its one act', () => {
+    expect(words({ code: 'warm-up-before', item: 'a' })).toBe(
+      '“A” is sung before anybody has warmed up. — put a short warm-up before it',
+    );
+    expect(words({ code: 'break-after', item: 'a', from: 'w', to: 'b' })).toBe(
+      '19:45 (w) to 20:50 (b) is sung without a rest. — put a break of ten minutes after “A”',
+    );
+    expect(words({ code: 'earlier', item: 'c', before: 'a', part: 'T', minutes: 40 })).toBe(
+      '“C” takes tenors furthest beyond what is easy, and comes after 40 minutes of singing. — sing it before “A”',
+    );
   });
 });

@@ -1,6 +1,9 @@
-import type { Evening, StoreEvening } from '@wide-fern/contract';
+import type { AgendaItem, Evening, StoreEvening } from '@wide-fern/contract';
+import { eveningAdvice } from '@wide-fern/core';
+import fc from 'fast-check';
 import { eveningErrors } from './model/useEveningSaving';
 import {
+  advised,
   agendaMinutes,
   clockAfter,
   eveningMinutes,
@@ -94,5 +97,37 @@ describe('an evening as it is typed', () => {
     expect(Object.keys(eveningErrors({ ...evening('19:30', '21:30'), place: '' }))).toEqual([
       'place',
     ]);
+  });
+});
+
+describe('an advice that is taken', () => {
+  const sections = [{ id: 'S', comfort: [62, 79] as const }];
+  const ranges = { S: [64, 84] as const };
+  const advice = (agenda: readonly AgendaItem[]) =>
+    eveningAdvice(
+      agenda.map(({ id, kind, minutes, note }) => ({
+        ...{ id, kind, minutes, ranges: note === 'hard' ? ranges : undefined },
+      })),
+      sections,
+    );
+  it('is not given again, and takes nothing out', () => {
+    const kinds = fc.constantFrom('warm-up', 'piece', 'break', 'notices', 'cool-down');
+    const items = fc.array(fc.tuple(kinds, fc.nat(60), fc.boolean()), { maxLength: 12 });
+    let taken = 0;
+    fc.assert(
+      fc.property(items, (rows) => {
+        const agenda = rows.map(([kind, minutes, isHard], i): AgendaItem => ({
+          ...{ id: `i${i}`, kind, title: kind, minutes, piece: null },
+          ...(isHard && kind === 'piece' ? { note: 'hard' } : {}),
+        }));
+        for (const one of advice(agenda)) {
+          taken += 1;
+          const next = advised(agenda, one);
+          expect(next.filter(({ id }) => /^i/.test(id))).toHaveLength(agenda.length);
+          expect(advice(next)).not.toContainEqual(one);
+        }
+      }),
+    );
+    expect(taken).toBeGreaterThan(0);
   });
 });

@@ -12,6 +12,7 @@ import { useWidth } from '../../../ui/useSize';
 import { Label, WordButton } from '../../../ui/words';
 import { agendaMinutes, clockAfter, moved, usualItems, withItem, withNew } from '../model/typed';
 import type { EveningSaving } from '../model/useEveningSaving';
+import { AdviceLines } from './AdviceLines';
 import { AskedLanes } from './AskedLanes';
 import { EveningClock } from './EveningClock';
 import { ItemPanel } from './ItemPanel';
@@ -84,6 +85,14 @@ export function EveningDrawing({
             scale={scale}
             writing={writing}
           />
+          {!isFull && (
+            <AdviceLines
+              evening={draft}
+              pieces={evening.pieces}
+              sections={evening.tonight.sections}
+              onTake={(next, { code, item }) => set(next, `${code} ${item}`)}
+            />
+          )}
         </>
       )}
       {errors.agenda && (

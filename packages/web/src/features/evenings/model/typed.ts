@@ -1,7 +1,7 @@
 import { recommendationInWords } from '@wide-fern/words';
 import { TZDate } from '@date-fns/tz';
 import type { AgendaItem, Evening, StoreEvening } from '@wide-fern/contract';
-import { recommendedWarmUp, type Occasion } from '@wide-fern/core';
+import { recommendedWarmUp, type EveningAdvice, type Occasion } from '@wide-fern/core';
 import { addDays, format } from 'date-fns';
 
 /** The local date and time of a moment: «2026-12-01», «19:30». */
@@ -106,6 +106,23 @@ export function moved(agenda: readonly AgendaItem[], from: number, to: number): 
   const [item] = items.splice(from, 1);
   if (item) items.splice(Math.max(0, to), 0, item);
   return items;
+}
+
+const shortWarmUp = 5;
+const shortBreak = 10;
+
+/** An agenda once an advice was taken. */
+export function advised(agenda: readonly AgendaItem[], advice: EveningAdvice): AgendaItem[] {
+  const at = (id: string) => agenda.findIndex((one) => one.id === id);
+  const place = at(advice.item);
+  switch (advice.code) {
+    case 'warm-up-before':
+      return withNew(agenda, 'warm-up', place, shortWarmUp).agenda;
+    case 'break-after':
+      return withNew(agenda, 'break', place + 1, shortBreak).agenda;
+    case 'earlier':
+      return moved(agenda, place, at(advice.before));
+  }
 }
 
 /** The same weekday in so many weeks after a date. */
