@@ -1,5 +1,4 @@
 import {
-  adviceInWords,
   askedFor,
   limitsProblems,
   mixedChoir,
@@ -13,6 +12,7 @@ import {
   type RosterColumn,
 } from '@wide-fern/core';
 import {
+  adviceInWords,
   allInWords,
   figured,
   breathAdviceInWords,

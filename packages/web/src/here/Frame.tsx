@@ -133,7 +133,14 @@ export function Frame({
           <Box color="inkSoft" flexShrink={{ base: 1, md: 0 }} minW={0}>
             {status}
           </Box>
-          <Box asChild _hover={{ textDecoration: 'underline' }} truncate minW="20px" maxW="240px">
+          <Box
+            asChild
+            _hover={{ textDecoration: 'underline' }}
+            truncate
+            maxW="240px"
+            textAlign="end"
+            css={{ minWidth: '24px', '@media (pointer: coarse)': { minWidth: '44px' } }}
+          >
             <Link to="/choir" aria-label={`${account.name}: choir and account`}>
               <Box as="span" hideBelow="sm">
                 {account.name}

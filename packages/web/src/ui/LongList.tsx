@@ -1,12 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { useVirtualizer } from '@tanstack/react-virtual';
 import { useEffect, useRef, type ReactNode } from 'react';
+import { useRowHeight } from './useSize';
 
 /** A list of rows of one height, of which only those in view are drawn: none, one or thousands. */
 export function LongList<T>({
   items,
   label,
-  rowHeight,
+  rowHeight: usualHeight,
   mostHeight,
   keyOf,
   startAt,
@@ -14,6 +15,7 @@ export function LongList<T>({
 }: {
   readonly items: readonly T[];
   readonly label: string;
+  /** In px; by a thumb no row is lower than a thumb needs. */
   readonly rowHeight: number;
   /** The list scrolls beyond this height, in px. */
   readonly mostHeight: number;
@@ -23,6 +25,7 @@ export function LongList<T>({
   readonly children: (item: T, index: number) => ReactNode;
 }) {
   const frame = useRef<HTMLDivElement>(null);
+  const rowHeight = useRowHeight(usualHeight);
   const height = Math.min(mostHeight, items.length * rowHeight);
   const virtual = useVirtualizer({
     count: items.length,

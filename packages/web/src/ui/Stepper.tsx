@@ -48,7 +48,6 @@ export function Stepper({
         disabled={disabled || value <= least}
         onClick={() => onChange(Math.max(least, value - step))}
         px="7px"
-        minH="24px"
       >
         −
       </WordButton>
@@ -69,7 +68,7 @@ export function Stepper({
           if (event.key === 'Escape') setTyped(undefined);
         }}
         size="xs"
-        w="42px"
+        w="44px"
         h="24px"
         px="4px"
         textAlign="center"
@@ -82,7 +81,6 @@ export function Stepper({
         disabled={disabled || value >= most}
         onClick={() => onChange(Math.min(most, value + step))}
         px="8px"
-        minH="24px"
       >
         +
       </WordButton>

@@ -12,14 +12,22 @@ export function Tick({
   readonly children: ReactNode;
 }) {
   return (
-    <Box asChild fontSize="13px">
+    <Box
+      asChild
+      fontSize="13px"
+      display="inline-flex"
+      alignItems="center"
+      gap="4px"
+      minH="24px"
+      css={{ '@media (pointer: coarse)': { minHeight: '44px' } }}
+    >
       <label>
         <input
           type="checkbox"
           checked={checked}
           onChange={(event) => onChange(event.currentTarget.checked)}
-        />{' '}
-        {children}
+        />
+        <span>{children}</span>
       </label>
     </Box>
   );

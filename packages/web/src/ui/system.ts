@@ -67,6 +67,28 @@ const ours = defineConfig({
         animationDuration: '0s !important',
       },
     },
+    // What is pressed is large enough to be met: by a thumb 44 px, by a pointer 24. A link within a line
+    // of text is as high as its line.
+    'button, a, select, summary, textarea, input:not([type=checkbox], [type=radio]), label:has(> input:is([type=checkbox], [type=radio]))':
+      {
+        minHeight: '24px',
+        minWidth: '24px',
+        alignContent: 'center',
+        '@media (pointer: coarse)': {
+          minHeight: '44px !important',
+          minWidth: '44px !important',
+        },
+      },
+    // What is drawn to scale keeps it (and is reached by steps too); the head keeps to one line.
+    '[data-drawn] :is(button, a), button[data-drawn]': {
+      '@media (pointer: coarse)': {
+        minHeight: '24px !important',
+        minWidth: '0 !important',
+      },
+    },
+    'header :is(button, a)': {
+      '@media (pointer: coarse)': { minWidth: '24px !important' },
+    },
     'button, a, input, select, textarea, summary, [tabindex]': {
       // A ring of ink on a ring of paper: whatever lies beneath, one of them stands out.
       _focusVisible: {

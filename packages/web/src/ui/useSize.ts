@@ -27,6 +27,22 @@ export function useWidth(ref: RefObject<HTMLElement | null>): number {
   return width;
 }
 
+const thumbs = '(pointer: coarse)';
+/** What a thumb meets is so high, in px. */
+const thumb = 44;
+
+/** How high a row is that is pressed: by a thumb at least as high as a thumb needs. */
+export function useRowHeight(usual: number): number {
+  const [byThumb, setByThumb] = useState(() => window.matchMedia(thumbs).matches);
+  useLayoutEffect(() => {
+    const asked = window.matchMedia(thumbs);
+    const look = () => setByThumb(asked.matches);
+    asked.addEventListener('change', look);
+    return () => asked.removeEventListener('change', look);
+  }, []);
+  return byThumb ? Math.max(usual, thumb) : usual;
+}
+
 /** The height of the window, followed as it changes. */
 export function usePageHeight(): number {
   const [height, setHeight] = useState(() => window.innerHeight);

@@ -83,6 +83,7 @@ function StripItem({
     >
       <Box
         as="button"
+        data-drawn
         data-segment={segment.id}
         aria-current={isChosen ? 'true' : undefined}
         aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}`}

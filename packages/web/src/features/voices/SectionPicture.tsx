@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { countInWords, conditionInWords } from '@wide-fern/words';
 import { useHere } from '../../here/session';
 import { hueOf } from '../../ui/color';
-import { usePageHeight } from '../../ui/useSize';
+import { usePageHeight, useRowHeight } from '../../ui/useSize';
 import { Label, WordLink } from '../../ui/words';
 import { pitchAxis } from './drawing/geometry';
 import { KeyAxis, type PieceSpan } from './drawing/KeyAxis';
@@ -13,7 +13,7 @@ import type { SectionView, VoicesSetting } from './model/section';
 
 /** What stands above and below the rows, in px, at the usual sizes. */
 const around = 406;
-const rowHeight = 26;
+const usualRow = 26;
 
 /** Share curve, singers, keys and pieces of one section on one pitch axis. */
 export function SectionPicture({
@@ -37,6 +37,7 @@ export function SectionPicture({
 }) {
   const { choir } = useHere();
   const pageHeight = usePageHeight();
+  const rowHeight = useRowHeight(usualRow);
   const { part, rows, section: band, picture } = section;
   const hue = hueOf(part.id, place);
   const condition = setting.presence?.condition ?? 'rested';
@@ -87,6 +88,7 @@ export function SectionPicture({
           width={width}
           hue={hue}
           mostRows={mostRows}
+          rowHeight={rowHeight}
           chosen={chosen}
           onChoose={onChoose}
         />

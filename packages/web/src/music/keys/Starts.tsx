@@ -29,6 +29,7 @@ export function Starts({
         return (
           <Box
             as="button"
+            data-drawn
             key={tonic}
             aria-label={`Start on ${key}${tonic === bestStart ? ', the best start' : ''}`}
             aria-pressed={isStart}

@@ -163,6 +163,7 @@ function ClockItem({
     >
       <Box
         as="button"
+        data-drawn
         {...{ type: 'button' }}
         data-item={id}
         aria-current={isChosen ? 'true' : undefined}

@@ -7,7 +7,6 @@ import type { Row } from '../model/section';
 import { rowState } from '../model/words';
 import type { PitchAxis } from './geometry';
 
-const rowHeight = 26;
 /** Longer sections are drawn only where they are in view. */
 const mostWhole = 60;
 
@@ -16,7 +15,9 @@ function SingerLine({
   row,
   axis,
   hue,
+  rowHeight,
 }: {
+  readonly rowHeight: number;
   readonly row: Row;
   readonly axis: PitchAxis;
   readonly hue: string;
@@ -77,9 +78,11 @@ function SingerName({
   top,
   width,
   gutter,
+  rowHeight,
   withState,
   onChoose,
 }: {
+  readonly rowHeight: number;
   readonly id: string;
   readonly row: Row;
   readonly isChosen: boolean;
@@ -140,6 +143,7 @@ export function SingerRows({
   width,
   hue,
   mostRows,
+  rowHeight,
   chosen,
   onChoose,
 }: {
@@ -149,6 +153,8 @@ export function SingerRows({
   readonly width: number;
   readonly hue: string;
   readonly mostRows: number;
+  /** In px. */
+  readonly rowHeight: number;
   readonly chosen: string | undefined;
   readonly onChoose: (id: string) => void;
 }) {
@@ -233,7 +239,7 @@ export function SingerRows({
           )}
           {inView.map(({ index, start }) => (
             <g key={rows[index]!.singer.id} transform={`translate(0 ${start})`}>
-              <SingerLine row={rows[index]!} axis={axis} hue={hue} />
+              <SingerLine row={rows[index]!} axis={axis} hue={hue} rowHeight={rowHeight} />
             </g>
           ))}
           {[axis.x(band[0]), axis.x(band[1] + 1)].map((x) => (
@@ -242,6 +248,7 @@ export function SingerRows({
         </svg>
         {inView.map(({ index, start }) => (
           <SingerName
+            rowHeight={rowHeight}
             key={rows[index]!.singer.id}
             id={`${list}-${index}`}
             row={rows[index]!}

@@ -120,6 +120,7 @@ describe('the singers of a section', () => {
         chosen={undefined}
         band={[60, 76]}
         mostRows={12}
+        rowHeight={26}
         onChoose={(id: string) => chosen.push(id)}
       />,
     ).then(() => chosen);

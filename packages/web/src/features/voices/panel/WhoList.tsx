@@ -117,15 +117,7 @@ function SingerLine({ row, change }: { readonly row: Row; readonly change: Chang
         </label>
       </Box>
       {!row.away && (
-        <Box
-          asChild
-          bg="sheet"
-          borderWidth="1px"
-          borderRadius="3px"
-          w="120px"
-          minH="36px"
-          fontSize="13px"
-        >
+        <Box asChild bg="sheet" borderWidth="1px" borderRadius="3px" w="120px" fontSize="13px">
           <select
             aria-label={`How ${singer.name} is tonight`}
             value={row.statesTonight[0] ?? ''}
