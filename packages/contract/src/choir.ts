@@ -19,6 +19,10 @@ export const timeZone = z
   }, 'Choose a time zone from the list.');
 
 const accidentals = z.enum(['flats', 'sharps']);
+/** How its times of day are shown: «19:30» or «7:30 pm». */
+export const clocks = ['24', '12'] as const;
+export type ClockKind = (typeof clocks)[number];
+const clock = z.enum(clocks);
 /** By which names its notes are shown and typed. */
 const naming = z.enum(noteNamings);
 
@@ -28,6 +32,7 @@ export const choirSchema = z.object({
   timeZone: z.string(),
   accidentals,
   naming,
+  clock,
   /** How long a phrase on one breath may comfortably last. */
   phraseSeconds: z.int(),
   /** A choir to look around in: when it is thrown away. Null for every other one. */
@@ -43,6 +48,7 @@ export const changeChoirSchema = z.object({
   timeZone: timeZone.optional(),
   accidentals: accidentals.optional(),
   naming: naming.optional(),
+  clock: clock.optional(),
   phraseSeconds: z
     .number('Seconds are a number.')
     .int('Whole seconds, please.')

@@ -185,7 +185,7 @@ test('evenings leave as a calendar file, and a list of dates comes in', async ({
   const page = await person.context.newPage();
   await page.goto('/evenings/dates');
   const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Write a calendar file' }).click();
+  await page.getByRole('button', { name: 'Download a calendar file' }).click();
   const text = readFileSync(await (await waiting).path(), 'utf8');
   const utc = evening.startsAt.replace(/[-:]|\.000/g, '');
   expect(text).toContain(`DTSTART:${utc}\r\n`);

@@ -91,7 +91,7 @@ for (const colorScheme of ['light', 'dark'] as const) {
     await expect(page.getByRole('list', { name: 'Agenda' })).toBeVisible();
     await expectAccessible(page);
     await page.goto('/evenings/dates');
-    await expect(page.getByRole('button', { name: 'Write a calendar file' })).toBeVisible();
+    await expect(page.getByRole('button', { name: 'Download a calendar file' })).toBeVisible();
     await expectAccessible(page);
     await page.goto('/pieces');
     await expect(page.getByRole('link', { name: /Lanterns over Slate/ })).toBeVisible();

@@ -85,7 +85,7 @@ test('a roster is pasted, three faulty rows are put right, and the list comes ba
 
   // Written, and read again: the same singers, changed by nothing.
   const download = again.waitForEvent('download');
-  await again.getByRole('button', { name: 'Write the list' }).click();
+  await again.getByRole('button', { name: 'Download the list' }).click();
   const path = await (await download).path();
   expect(readFileSync(path, 'utf8')).toContain('Wilmet Quay;S;');
   await again.getByRole('link', { name: 'Read a list' }).click();

@@ -1,4 +1,17 @@
+import type { ClockKind } from '@wide-fern/contract';
+
 type Moment = Date | number | string;
+
+/** A time of day as a choir has it shown: «19:30», or «7:30 pm». */
+export function clockInWords(time: string, kind: ClockKind): string {
+  if (kind === '24') return time;
+  const [hour = 0] = time.split(':').map(Number);
+  return `${hour % 12 || 12}${time.slice(2)} ${hour < 12 ? 'am' : 'pm'}`;
+}
+
+/** The same on a drawn clock, where its half of the day is plain: «7:30». */
+export const clockDrawn = (time: string, kind: ClockKind): string =>
+  clockInWords(time, kind).replace(/ [ap]m$/, '');
 
 const format = (moment: Moment, options: Intl.DateTimeFormatOptions): string =>
   new Intl.DateTimeFormat('en-GB', options).format(new Date(moment)).replace(',', '');
@@ -18,17 +31,19 @@ export const shortDay = (moment: Moment, timeZone: string): string =>
 export const dayOfYear = (moment: Moment, timeZone: string): string =>
   format(moment, { ...dayAndMonth, year: 'numeric', timeZone });
 
+const timeOf = (moment: Moment, timeZone: string, kind: ClockKind): string =>
+  clockInWords(
+    format(moment, { timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' }),
+    kind,
+  );
+
 /** A moment that may be years ago: «1 Dec 2026 19:40». */
-export const momentOfYear = (moment: Moment, timeZone: string): string =>
-  format(moment, {
-    ...dayAndMonth,
-    year: 'numeric',
-    ...{ timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' },
-  });
+export const momentOfYear = (moment: Moment, timeZone: string, kind: ClockKind = '24'): string =>
+  `${dayOfYear(moment, timeZone)} ${timeOf(moment, timeZone, kind)}`;
 
 /** A moment where the choir is: «Tue 1 Dec 19:40». */
-export const momentInWords = (moment: Moment, timeZone: string): string =>
-  format(moment, { ...day, timeZone, hour: '2-digit', minute: '2-digit', hourCycle: 'h23' });
+export const momentInWords = (moment: Moment, timeZone: string, kind: ClockKind = '24'): string =>
+  `${dayInWords(moment, timeZone)} ${timeOf(moment, timeZone, kind)}`;
 
 /** A date without a place, «2026-12-01», as a moment that has this date in UTC. */
 const noon = (date: string): string => `${date}T12:00:00Z`;

@@ -12,6 +12,11 @@ import {
   type RosterColumn,
 } from '@wide-fern/core';
 import {
+  momentOfYear,
+  momentInWords,
+  clockIn,
+  clockDrawn,
+  clockInWords,
   adviceInWords,
   allInWords,
   figured,
@@ -242,5 +247,25 @@ describe('an advice for an evening', () => {
     expect(words({ code: 'earlier', item: 'c', before: 'a', part: 'T', minutes: 40 })).toBe(
       '“C” takes tenors furthest beyond what is easy, and comes after 40 minutes of singing. — sing it before “A”',
     );
+  });
+});
+
+describe('a time of day', () => {
+  it('is shown as the choir has it', () => {
+    expect(clockInWords('19:30', '24')).toBe('19:30');
+    const twelve = ['00:05', '09:30', '12:00', '12:01', '23:59'].map((time) =>
+      clockInWords(time, '12'),
+    );
+    expect(twelve).toEqual(['12:05 am', '9:30 am', '12:00 pm', '12:01 pm', '11:59 pm']);
+    expect(clockDrawn('19:30', '12')).toBe('7:30');
+  });
+  it('is the same of a moment, where the choir is', () => {
+    const moment = Date.parse('2026-12-01T19:43:20Z');
+    const london = clockIn('Europe/London', '12');
+    expect([london.minute(moment), london.second(moment)]).toEqual(['7:43 pm', '7:43:20 pm']);
+    expect([london.drawn.minute(moment), london.drawn.second(moment)]).toEqual(['7:43', '7:43:20']);
+    expect(clockIn('Europe/Helsinki').second(moment)).toBe('21:43:20');
+    expect(momentInWords(moment, 'Europe/London')).toBe('Tue 1 Dec 19:43');
+    expect(momentOfYear(moment, 'Europe/London', '12')).toBe('1 Dec 2026 7:43 pm');
   });
 });

@@ -28,6 +28,7 @@ export const showChoir = (choir: Choir): ChoirView => ({
   timeZone: choir.timeZone,
   accidentals: choir.accidentals ?? 'flats',
   naming: choir.naming ?? 'octaves',
+  clock: choir.clock ?? '24',
   phraseSeconds: choir.phraseSeconds ?? usualPhrase.mixed,
   demoUntil: choir.demoUntil?.toISOString() ?? null,
   closesAt: choir.closesAt?.toISOString() ?? null,
@@ -38,6 +39,7 @@ const settings = {
   timeZone: 'its time zone',
   accidentals: 'whether notes are flats or sharps',
   naming: 'how notes are named',
+  clock: 'how times of day are shown',
   phraseSeconds: 'how long a breath lasts',
 } as const;
 

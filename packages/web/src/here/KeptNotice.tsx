@@ -9,7 +9,7 @@ export function KeptNotice() {
   const { choir } = useHere();
   const { keptAt } = useStore(keptStore);
   if (keptAt === null) return null;
-  const when = `${dayName(keptAt, choir.timeZone)}, ${clockIn(choir.timeZone).minute(Date.parse(keptAt))}`;
+  const when = `${dayName(keptAt, choir.timeZone)}, ${clockIn(choir.timeZone, choir.clock).minute(Date.parse(keptAt))}`;
   return (
     <Box role="status" px={{ base: '16px', md: '24px' }} py="6px" bg="sunk" fontSize="13px">
       The server cannot be reached. What you see was fetched on {when}. Changes to a plan, an

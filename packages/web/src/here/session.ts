@@ -1,4 +1,4 @@
-import type { Role, Session } from '@wide-fern/contract';
+import type { ClockKind, Role, Session } from '@wide-fern/contract';
 import type { AccidentalPreference, NoteNames, NoteNaming } from '@wide-fern/core';
 import { useRouteLoaderData } from 'react-router';
 import { choirQuery, queryClient, sessionQuery } from '@wide-fern/client';
@@ -13,6 +13,8 @@ export interface Here {
     readonly timeZone: string;
     readonly accidentals: AccidentalPreference;
     readonly naming: NoteNaming;
+    /** How times of day are shown. */
+    readonly clock: ClockKind;
     /** Both in one, as whatever writes a note takes it. */
     readonly writing: NoteNames;
     readonly phraseSeconds: number;

@@ -34,6 +34,7 @@ function hereAs(role: Here['choir']['role'] = 'director'): Here {
       timeZone: 'Europe/London',
       accidentals: 'flats',
       naming: 'octaves',
+      clock: '24',
       writing: plainNames,
       phraseSeconds: 9,
       demoUntil: null,

@@ -1,7 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { ClockKind } from '@wide-fern/contract';
+import { clockInWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { FormField } from './FormField';
-import { daysAfter, isDate, readClock, readDate, showDate } from './typedTimes';
+import { daysAfter, isClock, isDate, readClock, readDate, showDate } from './typedTimes';
 import { WordButton } from './words';
 
 interface FieldProps {
@@ -109,7 +111,9 @@ export function DateField({
   );
 }
 
-/** A clock time of 24 hours, typed in any usual way. */
-export const ClockField = (field: FieldProps) => (
-  <TypedField {...field} show={(value) => value} read={readClock} help="Write it like 19:30." />
-);
+/** A time of day, shown as the choir has it and typed in any usual way. */
+export function ClockField({ kind, ...field }: FieldProps & { readonly kind: ClockKind }) {
+  const show = (value: string) => (isClock(value) ? clockInWords(value, kind) : value);
+  const help = `Write it like ${clockInWords('19:30', kind)}.`;
+  return <TypedField {...field} show={show} read={readClock} help={help} />;
+}

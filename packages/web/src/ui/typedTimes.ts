@@ -7,6 +7,9 @@ const noon = (date: string): Date => new Date(`${date}T12:00:00`);
 export const isDate = (text: string): boolean =>
   /^\d{4}-\d{2}-\d{2}$/.test(text) && !Number.isNaN(noon(text).getTime());
 
+/** Whether a text is a time of day as it is stored: «19:30». */
+export const isClock = (text: string): boolean => /^([01]\d|2[0-3]):[0-5]\d$/.test(text);
+
 /** A date as it is shown: «Tue 1 Dec 2026»; anything else as it stands. */
 export const showDate = (date: string): string =>
   isDate(date) ? format(noon(date), 'EEE d MMM yyyy') : date;

@@ -1,4 +1,4 @@
-import type { Segment } from '@wide-fern/contract';
+import type { ClockKind, Segment } from '@wide-fern/contract';
 import {
   type Section,
   isPitched,
@@ -10,13 +10,14 @@ import {
 } from '@wide-fern/core';
 import { chanceInWords, lengthInFigures } from '../time';
 import { countInWords, listInWords } from '../counting';
+import { clockDrawn, clockInWords } from '../dates';
 import { partName } from '../partNames';
 import { shapeWords } from '../labels';
 import { type Wording } from '../ladder/wording';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 
-/** The clock times of a place: «19:43», «19:43:20», in the choir's zone. */
-export function clockIn(timeZone: string) {
+/** The clock times of a place, as a choir has them shown: «19:43», «19:43:20», «7:43 pm». */
+export function clockIn(timeZone: string, kind: ClockKind = '24') {
   const minutes = new Intl.DateTimeFormat('en-GB', {
     timeZone,
     hour: '2-digit',
@@ -29,8 +30,13 @@ export function clockIn(timeZone: string) {
     second: '2-digit',
   });
   return {
-    minute: (moment: number) => minutes.format(moment),
-    second: (moment: number) => seconds.format(moment),
+    minute: (moment: number) => clockInWords(minutes.format(moment), kind),
+    second: (moment: number) => clockInWords(seconds.format(moment), kind),
+    /** On a drawn clock, where the half of the day is plain. */
+    drawn: {
+      minute: (moment: number) => clockDrawn(minutes.format(moment), kind),
+      second: (moment: number) => clockDrawn(seconds.format(moment), kind),
+    },
   };
 }
 export type Clock = ReturnType<typeof clockIn>;
@@ -168,8 +174,11 @@ export function endInWords(plan: EvaluatedPlan, start: number, clock: Clock): st
   const at = (seconds: number) => start + Math.round(seconds) * 1000;
   return [
     ...(isTooLong(plan) ? [leftInWords(plan)] : []),
-    `ends ${clock.second(at(plan.total))}`,
-    likelyInWords(clock.minute(at(plan.likely.early)), clock.minute(at(plan.likely.late))),
+    `ends ${clock.drawn.second(at(plan.total))}`,
+    likelyInWords(
+      clock.drawn.minute(at(plan.likely.early)),
+      clock.drawn.minute(at(plan.likely.late)),
+    ),
     chanceInWords(plan.chanceOnTime),
   ].join(' · ');
 }

@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import { roles, type RecordedKind } from '@wide-fern/contract';
+import { clocks } from '@wide-fern/contract';
 import { noteNamings, type Trims } from '@wide-fern/core';
 import { Account } from './account';
 import { createdColumn, idColumn } from './columns';
@@ -17,6 +18,8 @@ export const Choir = defineEntity({
     accidentals: p.enum(['flats', 'sharps'] as const).default('flats'),
     /** By which names notes are shown and typed. */
     naming: p.enum([...noteNamings]).default('octaves'),
+    /** How its times of day are shown. */
+    clock: p.enum([...clocks]).default('24'),
     /** How many of a hundred in a section have to be comfortable on a note. */
     sharePercent: p.integer().default(85),
     /** How long a phrase on one breath may comfortably last, in seconds. */

@@ -53,7 +53,7 @@ export default function ChoirPage() {
         {choir.demoUntil && (
           <Label mb="16px">
             A choir to look around in: yours alone, and thrown away{' '}
-            {momentInWords(choir.demoUntil, ownZone)}. Nobody is invited into it.
+            {momentInWords(choir.demoUntil, ownZone, choir.clock)}. Nobody is invited into it.
           </Label>
         )}
         <ChoirInUse />

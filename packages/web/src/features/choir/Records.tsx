@@ -40,7 +40,7 @@ function RecordList() {
         {(one) => (
           <Flex gap="16px" h="28px" align="center" fontSize={{ base: '13px', md: '15px' }}>
             <Box color="inkSoft" flex="0 0 124px" whiteSpace="nowrap">
-              {momentInWords(one.at, choir.timeZone)}
+              {momentInWords(one.at, choir.timeZone, choir.clock)}
             </Box>
             <Box truncate title={recordInWords(one)}>
               {recordInWords(one)}

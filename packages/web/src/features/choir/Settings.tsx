@@ -19,16 +19,21 @@ const spellings = [
   { value: 'sharps', word: 'in sharps: C♯ D♯ F♯ G♯ A♯' },
 ];
 
+const clockOptions = [
+  { value: '24', word: 'in 24 hours: 19:30' },
+  { value: '12', word: 'in twice twelve: 7:30 pm' },
+];
+
 /** What the choir is called, where it meets, and how its notes are named. */
 export function Settings() {
   const { choir } = useHere();
   const take = useChoirSaid();
   const [isDone, setDone] = useState(false);
-  const { id, name, timeZone, accidentals, naming } = choir;
+  const { id, name, timeZone, accidentals, naming, clock } = choir;
   const { form, onSubmit, errorOf, problem, isSending } = useSentForm({
     schema: changeChoirSchema,
-    fields: ['name', 'timeZone', 'naming', 'accidentals'],
-    defaultValues: { name, timeZone, naming, accidentals },
+    fields: ['name', 'timeZone', 'clock', 'naming', 'accidentals'],
+    defaultValues: { name, timeZone, clock, naming, accidentals },
     send: (body) => call('changeChoir', { params: { choir: id }, body }),
     onDone: async (saved) => {
       await take(saved);
@@ -52,6 +57,12 @@ export function Settings() {
           disabled={disabled}
           error={errorOf('timeZone')}
           {...form.register('timeZone')}
+        />
+        <SelectField
+          label="Times of day are shown"
+          options={clockOptions}
+          disabled={disabled}
+          {...form.register('clock')}
         />
         <SelectField
           label="Notes are named"

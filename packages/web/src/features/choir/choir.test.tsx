@@ -155,6 +155,7 @@ describe('the choir’s own settings', () => {
     timeZone: 'Europe/London',
     accidentals: 'sharps',
     naming: 'german',
+    clock: '12',
     phraseSeconds: 9,
     demoUntil: null,
     closesAt: null,
@@ -167,6 +168,7 @@ describe('the choir’s own settings', () => {
     click('Keep these');
     expect(await screen.findByText('Write something here.')).toBeTruthy();
     fill(/choir’s name/, 'Low Quarry Choir');
+    fill(/Times of day/, '12');
     fill(/Notes are named/, 'german');
     fill(/Notes outside/, 'sharps');
     click('Keep these');
@@ -174,6 +176,7 @@ describe('the choir’s own settings', () => {
     expect(server.asked[0]!.body).toEqual({
       name: 'Low Quarry Choir',
       timeZone: 'Europe/London',
+      clock: '12',
       accidentals: 'sharps',
       naming: 'german',
     });

@@ -80,7 +80,7 @@ export default function DatesPage() {
           calendar you use.
         </Box>
         <QuietButton size="sm" disabled={all.length === 0} onClick={() => void write()}>
-          Write a calendar file
+          Download a calendar file
         </QuietButton>
         {mayEdit && (
           <Box mt="20px">

@@ -150,6 +150,7 @@ function EveningSavedWords({
   readonly saving: EveningSaving;
   readonly timeZone: string;
 }) {
+  const { clock } = useHere().choir;
   const { saved } = saving;
   return (
     <Flex gap="8px" align="center" whiteSpace="nowrap">
@@ -161,7 +162,7 @@ function EveningSavedWords({
       </WordButton>
       <Box as="span" role="status" color={saved.kind === 'unfinished' ? 'sporeText' : undefined}>
         {saved.kind === 'saved' &&
-          (saved.at === undefined ? '' : `saved ${clockIn(timeZone).minute(saved.at)}`)}
+          (saved.at === undefined ? '' : `saved ${clockIn(timeZone, clock).minute(saved.at)}`)}
         {saved.kind === 'saving' && 'saving …'}
         {saved.kind === 'unfinished' && 'not saved yet'}
         {saved.kind === 'kept' && 'kept on this device'}

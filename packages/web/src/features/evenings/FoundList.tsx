@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, StoreEvening, Template } from '@wide-fern/contract';
 import type { FoundDates } from '@wide-fern/interchange/calendar';
-import { counted, dayName } from '@wide-fern/words';
+import { clockInWords, counted, dayName } from '@wide-fern/words';
+import { useHere } from '../../here/session';
 import { ClockField } from '../../ui/TypedField';
 import { useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
@@ -28,6 +29,7 @@ export function FoundList({
   readonly onStore: (evenings: StoreEvening[]) => void;
 }) {
   const [leftOut, setLeftOut] = useState<ReadonlySet<number>>(new Set());
+  const { clock } = useHere().choir;
   const [template, setTemplate] = useState('');
   const [start, setStart] = useState('19:30');
   const [end, setEnd] = useState('21:30');
@@ -63,8 +65,18 @@ export function FoundList({
         )}
         {!like && asksClock && (
           <>
-            <ClockField label="Starts, where it is not said" value={start} onChange={setStart} />
-            <ClockField label="Ends, where it is not said" value={end} onChange={setEnd} />
+            <ClockField
+              label="Starts, where it is not said"
+              kind={clock}
+              value={start}
+              onChange={setStart}
+            />
+            <ClockField
+              label="Ends, where it is not said"
+              kind={clock}
+              value={end}
+              onChange={setEnd}
+            />
           </>
         )}
       </Flex>
@@ -97,6 +109,7 @@ function DateLine({
   readonly row: DateRow;
   readonly onTake: (isTaken: boolean) => void;
 }) {
+  const { clock } = useHere().choir;
   return (
     <Flex as="li" gap="10px" fontSize="13px" align="center">
       <Flex as="label" gap="6px" align="center">
@@ -106,7 +119,8 @@ function DateLine({
           disabled={row.isHere}
           onChange={(event) => onTake(event.currentTarget.checked)}
         />
-        {dayName(`${row.date}T12:00:00Z`, 'UTC')}, {row.begins} to {row.ends} {row.name}
+        {dayName(`${row.date}T12:00:00Z`, 'UTC')}, {clockInWords(row.begins, clock)} to{' '}
+        {clockInWords(row.ends, clock)} {row.name}
       </Flex>
       {row.isHere && <Label as="span">is here already</Label>}
     </Flex>

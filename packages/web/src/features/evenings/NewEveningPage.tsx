@@ -175,6 +175,7 @@ export default function NewEveningPage() {
                 <ClockField
                   key={name}
                   label={name === 'start' ? 'Starts' : 'Ends'}
+                  kind={choir.clock}
                   value={typed[name]}
                   error={errors[name]}
                   onChange={(value) => set({ [name]: value })}

@@ -19,7 +19,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
   const { choir, account, mayEdit } = useHere();
   const place = useMemo(() => ({ choir: choir.id, evening, item }), [choir.id, evening, item]);
   const editor = usePlanEditor(place, account.id, mayEdit);
-  const clock = useMemo(() => clockIn(choir.timeZone), [choir.timeZone]);
+  const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
   if (editor.kind === 'loading') {
     return (
       <Frame place="Tonight">

@@ -1,4 +1,4 @@
-import type { Evening, PlanDocument } from '@wide-fern/contract';
+import type { ClockKind, Evening, PlanDocument } from '@wide-fern/contract';
 import {
   cautions,
   lengthInFigures,
@@ -37,6 +37,7 @@ export function Sheet({
   paper,
   choir,
   timeZone,
+  clock: kind,
   writing,
 }: {
   readonly evening: Evening;
@@ -45,11 +46,13 @@ export function Sheet({
   readonly paper: Paper;
   readonly choir: string;
   readonly timeZone: string;
+  /** How times of day are shown. */
+  readonly clock: ClockKind;
   readonly writing: NoteWriting;
 }) {
   const { start, allotted } = itemTime(evening, item);
   const plan = evaluate(document, allotted);
-  const clock = clockIn(timeZone);
+  const clock = clockIn(timeZone, kind);
   return (
     <main className={`sheet sheet-${paper}`}>
       <header>

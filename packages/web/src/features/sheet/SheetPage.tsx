@@ -76,6 +76,7 @@ export default function SheetPage() {
         paper={paper}
         choir={choir.name}
         timeZone={choir.timeZone}
+        clock={choir.clock}
         writing={choir.writing}
       />
     </Box>

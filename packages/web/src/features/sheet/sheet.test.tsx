@@ -34,6 +34,7 @@ const sheet = (document: PlanDocument) =>
         paper="a4"
         choir="Quarry Lane Singers"
         timeZone="Europe/London"
+        clock="24"
         writing="flats"
       />
     </ChakraProvider>,

@@ -129,7 +129,7 @@ function NextEvening({
   const evening = useQuery(eveningQuery(choir.id, summary.id));
   const item = evening.data?.agenda.find(({ kind }) => kind === 'warm-up')?.id ?? 'warm-up';
   const stored = useQuery(planQuery({ choir: choir.id, evening: summary.id, item }));
-  const clock = useMemo(() => clockIn(choir.timeZone), [choir.timeZone]);
+  const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
   const plan = useMemo(() => {
     if (!evening.data || stored.data === undefined) return undefined;
     const document = stored.data?.document ?? emptyDocument(evening.data.tonight);

@@ -66,7 +66,7 @@ export function EveningBand({
       )}
       {figures.map(({ seconds, x, isEnd }) => (
         <SvgText key={seconds} x={x} y={clockY} textAnchor={isEnd ? 'end' : 'start'}>
-          {clock.minute(start + seconds * 1000)}
+          {clock.drawn.minute(start + seconds * 1000)}
         </SvgText>
       ))}
       <rect

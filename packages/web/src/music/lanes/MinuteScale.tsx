@@ -43,13 +43,13 @@ export function MinuteScale({
         const anchor = minute === 0 ? 'start' : axis.right - x < 20 ? 'end' : 'middle';
         return (
           <SvgText key={minute} x={x} y={y} textAnchor={anchor}>
-            {clock.minute(start + minute * 60_000)}
+            {clock.drawn.minute(start + minute * 60_000)}
           </SvgText>
         );
       })}
       {moment !== undefined ? (
         <SvgText x={axis.x(moment)} y={y} textAnchor="middle" ink="fern" weight={650}>
-          {clock.second(start + Math.round(moment) * 1000)}
+          {clock.drawn.second(start + Math.round(moment) * 1000)}
         </SvgText>
       ) : (
         endX !== undefined && (
@@ -60,7 +60,7 @@ export function MinuteScale({
             ink="ink"
             weight={650}
           >
-            ends {clock.second(start + Math.round(ends!) * 1000)}
+            ends {clock.drawn.second(start + Math.round(ends!) * 1000)}
           </SvgText>
         )
       )}

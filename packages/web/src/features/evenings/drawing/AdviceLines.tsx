@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import type { AgendaItem, Evening, StoreEvening } from '@wide-fern/contract';
 import { eveningAdvice, type EveningAdvice } from '@wide-fern/core';
-import { adviceInWords, partName } from '@wide-fern/words';
+import { adviceInWords, clockInWords, partName } from '@wide-fern/words';
+import { useHere } from '../../../here/session';
 import { WordButton } from '../../../ui/words';
 import { advised, agendaMinutes, clockAfter } from '../model/typed';
 
@@ -21,7 +22,9 @@ export function AdviceLines({
     ...{ id, kind, minutes, ranges: pieces.find((one) => one.id === piece)?.ranges },
   }));
   const at = (id: string) => agenda.findIndex((one) => one.id === id);
-  const clock = (items: number) => clockAfter(start, agendaMinutes(agenda.slice(0, items)));
+  const { clock: kind } = useHere().choir;
+  const clock = (before: number) =>
+    clockInWords(clockAfter(start, agendaMinutes(agenda.slice(0, before))), kind);
   const words = (one: EveningAdvice) =>
     adviceInWords(one, {
       title: (id) => agenda[at(id)]?.title ?? '',

@@ -12,6 +12,8 @@ import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dn
 import type { AgendaItem, StoreEvening } from '@wide-fern/contract';
 import { useRef, type KeyboardEvent, type PointerEvent } from 'react';
 import { Name } from '../../../ui/words';
+import { clockInWords } from '@wide-fern/words';
+import { useHere } from '../../../here/session';
 import { clockAfter } from '../model/typed';
 import { beginnings, clockTicks, type EveningScale } from './scale';
 
@@ -35,6 +37,7 @@ export function EveningClock({
   readonly onMove: (from: number, to: number) => void;
   readonly onMinutes: (id: string, minutes: number) => void;
 }) {
+  const { clock } = useHere().choir;
   const { agenda } = evening;
   const from = beginnings(agenda);
   const ids = agenda.map(({ id }) => id);
@@ -45,17 +48,17 @@ export function EveningClock({
   };
   return (
     <Box position="relative" h={`${height + 28}px`}>
-      {clockTicks(evening, scale).map(({ x, words }) => (
+      {clockTicks(evening, scale, clock).map(({ x, words, isEnd }) => (
         <Box
-          key={words}
+          key={x}
           position="absolute"
           top="2px"
           left={`${x}px`}
-          transform={words === evening.end ? 'translateX(-100%)' : undefined}
+          transform={isEnd ? 'translateX(-100%)' : undefined}
           fontSize="12px"
           color="inkSoft"
           lineHeight="16px"
-          borderLeftWidth={words === evening.end ? 0 : '1px'}
+          borderLeftWidth={isEnd ? 0 : '1px'}
           pl="3px"
         >
           {words}
@@ -92,7 +95,7 @@ export function EveningClock({
               <ClockItem
                 key={item.id}
                 item={item}
-                begins={clockAfter(evening.start, from[i]!)}
+                begins={clockInWords(clockAfter(evening.start, from[i]!), clock)}
                 width={item.minutes * scale.pxPerMinute}
                 pxPerMinute={scale.pxPerMinute}
                 isChosen={item.id === chosen}

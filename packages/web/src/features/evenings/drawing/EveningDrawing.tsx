@@ -6,6 +6,7 @@ import {
   type Evening,
   type PieceSummary,
 } from '@wide-fern/contract';
+import { clockInWords } from '@wide-fern/words';
 import { useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { useWidth } from '../../../ui/useSize';
@@ -30,7 +31,7 @@ export function EveningDrawing({
   readonly pieces: readonly PieceSummary[];
   readonly saving: EveningSaving;
 }) {
-  const { writing } = useHere().choir;
+  const { writing, clock } = useHere().choir;
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
   const { agenda } = draft;
@@ -65,6 +66,7 @@ export function EveningDrawing({
     focusItem(next?.id);
   };
   const begins = agendaMinutes(agenda.slice(0, Math.max(0, place)));
+  const at = (minutes: number) => clockInWords(clockAfter(draft.start, minutes), clock);
   const isFull = agenda.length >= mostAgendaItems;
   return (
     <Box ref={frame}>
@@ -120,7 +122,7 @@ export function EveningDrawing({
         <Box borderTopWidth="2px" borderColor="fern" mt="12px" pt="12px">
           <ItemPanel
             item={chosen}
-            times={`${clockAfter(draft.start, begins)} to ${clockAfter(draft.start, begins + chosen.minutes)}`}
+            times={`${at(begins)} to ${at(begins + chosen.minutes)}`}
             isFirst={place === 0}
             isLast={place === agenda.length - 1}
             pieces={pieces}

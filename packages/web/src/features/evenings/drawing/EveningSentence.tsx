@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { StoreEvening } from '@wide-fern/contract';
 import { occasions, placeNeeds, type Occasion } from '@wide-fern/core';
-import { forbiddenInWords, placeNeedWords } from '@wide-fern/words';
+import { clockInWords, forbiddenInWords, placeNeedWords } from '@wide-fern/words';
 import { useState, type ReactNode } from 'react';
+import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { SentenceFields, SentenceWord, TickWord } from '../../../ui/Sentence';
@@ -24,6 +25,7 @@ export function EveningSentence({
   readonly today: string;
   readonly onChange: (next: Partial<StoreEvening>, label: string) => void;
 }) {
+  const { clock } = useHere().choir;
   const [opened, setOpened] = useState<Part>();
   // What is wrong is shown where it can be put right.
   const faulty = (Object.keys(partOf) as (keyof typeof partOf)[]).find((name) => errors[name]);
@@ -37,7 +39,10 @@ export function EveningSentence({
     <Box mb="10px">
       <Box textStyle="name" fontSize="18px" lineHeight="32px">
         {word('day', evening.name ?? 'a rehearsal')},{' '}
-        {word('times', `${evening.start} to ${evening.end}`)}
+        {word(
+          'times',
+          `${clockInWords(evening.start, clock)} to ${clockInWords(evening.end, clock)}`,
+        )}
         {' in '}
         {word('place', evening.place || 'a place to be named')},{' '}
         {word('occasion', evening.occasion)}; {word('forbids', forbiddenInWords(evening.forbids))}.{' '}
@@ -75,6 +80,7 @@ function Fields({
   readonly today: string;
   readonly onChange: (next: Partial<StoreEvening>, label: string) => void;
 }) {
+  const { clock: kind } = useHere().choir;
   switch (part) {
     case 'day':
       return (
@@ -107,7 +113,8 @@ function Fields({
             size="sm"
             value={evening[name]}
             error={errors[name]}
-            onChange={(clock) => onChange({ [name]: clock }, name)}
+            kind={kind}
+            onChange={(time) => onChange({ [name]: time }, name)}
           />
         </Box>
       ));

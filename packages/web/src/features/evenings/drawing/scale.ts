@@ -1,4 +1,5 @@
-import type { StoreEvening } from '@wide-fern/contract';
+import type { ClockKind, StoreEvening } from '@wide-fern/contract';
+import { clockDrawn } from '@wide-fern/words';
 import { agendaMinutes, clockAfter, eveningMinutes } from '../model/typed';
 
 /** The evening's clock on the page: where each minute lies, in px. */
@@ -35,14 +36,19 @@ export const beginnings = (agenda: StoreEvening['agenda']): number[] =>
 export function clockTicks(
   { start, end }: Pick<StoreEvening, 'start' | 'end'>,
   { length, pxPerMinute, x }: EveningScale,
-): { readonly x: number; readonly words: string }[] {
+  kind: ClockKind,
+): { readonly x: number; readonly words: string; readonly isEnd: boolean }[] {
   const step = [5, 10, 15, 30, 60, 120].find((one) => one * pxPerMinute >= 52) ?? 240;
   const count = Math.floor((length - 1) / step);
   const ticks = Array.from({ length: count + 1 }, (_, i) => i * step).filter(
     (minutes) => minutes === 0 || (length - minutes) * pxPerMinute >= 40,
   );
   return [
-    ...ticks.map((minutes) => ({ x: x(minutes), words: clockAfter(start, minutes) })),
-    { x: x(length), words: end },
+    ...ticks.map((minutes) => ({
+      x: x(minutes),
+      words: clockDrawn(clockAfter(start, minutes), kind),
+      isEnd: false,
+    })),
+    { x: x(length), words: clockDrawn(end, kind), isEnd: true },
   ];
 }

@@ -54,7 +54,8 @@ export default function ReadPage() {
         </Flex>
         <Box maxW="68ch" mb="12px">
           A melody or up to four parts as MusicXML (plain or compressed), MIDI or ABC becomes one
-          exercise. JSON brings whole exercises, a CSV list brings typed lines. Files up to 5 MB.
+          exercise. What was downloaded whole (JSON) comes back whole, a list (CSV) brings typed
+          lines. Files up to 5 MB.
         </Box>
         <Box
           borderWidth="1px"

@@ -15,13 +15,13 @@ export function WriteAll({ listed }: { readonly listed: readonly Listed[] }) {
   return (
     <Flex gap="8px" align="baseline">
       <Label as="span" fontSize="13px">
-        write what is shown:
+        download what is shown:
       </Label>
       <WordButton fontSize="13px" onClick={() => void write('json')}>
-        JSON
+        whole, to be read again
       </WordButton>
       <WordButton fontSize="13px" onClick={() => void write('csv')}>
-        a list
+        as a list
       </WordButton>
     </Flex>
   );

@@ -35,7 +35,7 @@ export function Versions({ exercise }: { readonly exercise: Exercise }) {
           <Flex key={one.version} gap="12px" align="baseline">
             <Box w="70px">version {one.version}</Box>
             <Label as="span">
-              {momentOfYear(one.savedAt, choir.timeZone)}
+              {momentOfYear(one.savedAt, choir.timeZone, choir.clock)}
               {one.savedBy && `, ${one.savedBy}`}
             </Label>
             {one.version !== exercise.version && mayEdit && (

@@ -26,7 +26,7 @@ export function usePlanDrawing({
   readonly part: number;
   readonly width: number;
 }) {
-  const { timeZone } = useHere().choir;
+  const { timeZone, clock: kind } = useHere().choir;
   const pageHeight = usePageHeight();
   const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
   const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
@@ -34,7 +34,7 @@ export function usePlanDrawing({
     () => sectionsChange(document, evening.tonight),
     [document, evening.tonight],
   );
-  const clock = useMemo(() => clockIn(timeZone), [timeZone]);
+  const clock = useMemo(() => clockIn(timeZone, kind), [timeZone, kind]);
 
   const narrow = width < narrowBelow;
   const { sections } = document.tonight;

@@ -82,7 +82,7 @@ function Roster({ singers, parts }: RosterData) {
           </QuietButton>
           {singers.length > 0 && (
             <QuietButton size="sm" onClick={() => void write()}>
-              Write the list
+              Download the list
             </QuietButton>
           )}
           <QuietButton size="sm" asChild>
