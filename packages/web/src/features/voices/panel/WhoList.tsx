@@ -51,7 +51,9 @@ export function WhoList({
   );
   return (
     <Box mt="12px">
+      {/* Another part is chosen: its first row is brought into view anew. */}
       <LongList
+        key={section.part.id}
         items={lines}
         label="Who is here"
         rowHeight={rowHeight}
