@@ -41,6 +41,7 @@ test('a sung note is heard through the microphone, and another one is told from 
     await page.getByRole('button', { name: 'Check the range' }).click();
     const asked = page.getByRole('status').filter({ hasText: /^[A-G]♭?\d$/ });
     await expect(asked).toHaveText('G4');
+    await page.getByRole('checkbox', { name: /larger steps/ }).uncheck();
     await page.getByRole('button', { name: 'listen', exact: true }).click();
     // G4 is held for a second, counts as easy, and the next note is asked for.
     await expect(asked).toHaveText('A♭4', { timeout: 60_000 });

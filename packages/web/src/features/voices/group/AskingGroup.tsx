@@ -17,11 +17,14 @@ export function AskingGroup({
   group: { change, undo, isOut },
   singers,
   width,
+  heading = 'h3',
 }: {
   readonly check: GroupCheck;
   readonly group: GroupChecking;
   readonly singers: readonly Singer[];
   readonly width: number;
+  /** Its place among the page's headings. */
+  readonly heading?: 'h2' | 'h3';
 }) {
   const { writing } = useHere().choir;
   const hear = () => void giveNote(check.note);
@@ -37,7 +40,7 @@ export function AskingGroup({
   const low = check.below.length > 0 && `low voices ${noteName(check.note - octave, writing)}`;
   return (
     <>
-      <Box as="h3" fontWeight={650}>
+      <Box as={heading} fontWeight={650}>
         Everyone {isUp ? 'up' : 'down'}, step by step
       </Box>
       <Flex align="baseline" gap="16px" my="8px" wrap="wrap">

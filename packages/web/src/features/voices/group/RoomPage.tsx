@@ -58,7 +58,7 @@ export function Room({ data }: { readonly data: ReadyVoices }) {
       ) : check.way === 'done' ? (
         <RoomFound check={check} group={group} singers={singers} parts={voices.parts} />
       ) : (
-        <AskingGroup check={check} group={group} singers={singers} width={width} />
+        <AskingGroup check={check} group={group} singers={singers} width={width} heading="h2" />
       )}
       <Box mt="16px" display="flex" gap="16px" fontSize="13px">
         {check && <WordButton onClick={group.leave}>begin again</WordButton>}

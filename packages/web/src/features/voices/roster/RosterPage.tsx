@@ -39,6 +39,7 @@ function Roster({ singers, parts }: RosterData) {
     [singers, search],
   );
   const open = singers.find(({ id }) => id === opened);
+  const isChecking = open !== undefined && checks;
   const onLeave = singers.filter((singer) => singer.onLeave).length;
   const write = async () => {
     const { writeCsv } = await import('./csv');
@@ -126,7 +127,7 @@ function Roster({ singers, parts }: RosterData) {
       </Box>
       {opened !== undefined && (opened === 'new' || open) && (
         <Box w={{ base: '100%', lg: '320px' }} borderLeftWidth={{ lg: '1px' }} pl={{ lg: '24px' }}>
-          {open && checks ? (
+          {isChecking && (
             <Suspense fallback={<Label>Opening …</Label>}>
               <CheckPanel
                 key={opened}
@@ -136,26 +137,26 @@ function Roster({ singers, parts }: RosterData) {
                 onDone={() => setChecks(false)}
               />
             </Suspense>
-          ) : (
-            <>
-              <Name as="h2" fontSize="24px" mb="12px">
-                {open ? open.name : 'A new singer'}
-              </Name>
-              {open && (
-                <Box mb="16px">
-                  <MainButton size="sm" onClick={() => setChecks(true)}>
-                    Check the range
-                  </MainButton>
-                </Box>
-              )}
-              <SingerForm
-                key={`${opened} ${open?.version}`}
-                parts={parts}
-                {...(open ? { singer: open } : {})}
-                onDone={() => setOpened(undefined)}
-              />
-            </>
           )}
+          {/* What was typed stays while the range is checked. */}
+          <Box hidden={isChecking}>
+            <Name as="h2" fontSize="24px" mb="12px">
+              {open ? open.name : 'A new singer'}
+            </Name>
+            {open && (
+              <Box mb="16px">
+                <MainButton size="sm" onClick={() => setChecks(true)}>
+                  Check the range
+                </MainButton>
+              </Box>
+            )}
+            <SingerForm
+              key={`${opened} ${open?.version}`}
+              parts={parts}
+              {...(open ? { singer: open } : {})}
+              onDone={() => setOpened(undefined)}
+            />
+          </Box>
         </Box>
       )}
     </Flex>
