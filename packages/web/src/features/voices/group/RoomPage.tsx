@@ -62,6 +62,9 @@ export function Room({ data }: { readonly data: ReadyVoices }) {
       )}
       <Box mt="16px" display="flex" gap="16px" fontSize="13px">
         {check && <WordButton onClick={group.leave}>begin again</WordButton>}
+        {!check && group.undo.can && (
+          <WordButton onClick={group.undo.act}>go on with the check before</WordButton>
+        )}
         <WordLink to="/voices">{check ? 'pause' : 'back to the sections'}</WordLink>
       </Box>
     </Box>

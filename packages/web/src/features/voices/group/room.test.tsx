@@ -59,6 +59,10 @@ describe('a check of a whole room', () => {
     click('begin again');
     expect(screen.getByRole('button', { name: 'Begin with three' })).toBeTruthy();
     expect(keptGroupChecks.read(ids.account, `${ids.choir}:room`)).toBeUndefined();
+    // Begun again by a slip: nothing is lost.
+    click('go on with the check before');
+    expect(screen.getByRole('status').textContent).toBe('E4');
+    expect(keptGroupChecks.read(ids.account, `${ids.choir}:room`)?.note).toBe(64);
   });
 
   it('suggests a part for each in one table, keeps whose is decided, and stores all at once', async () => {

@@ -70,9 +70,9 @@ export function useGroupCheck({
     check,
     change,
     undo: { act: undo, can: past.length > 0 },
-    /** Back to what is to be settled first; what was ticked is forgotten. */
+    /** Back to what is to be settled first; undo brings back what was ticked. */
     leave: () => {
-      setPast([]);
+      if (check) setPast([...past.slice(-100), check]);
       put(undefined);
     },
     isOut: (id: string) => !singing.has(id),
