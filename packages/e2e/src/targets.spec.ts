@@ -1,4 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
+import { pagesOf } from './pages';
 import { addSingers, newEvening, newPerson, storePlan } from './person';
 
 /**
@@ -48,25 +49,7 @@ for (const { by, least, options } of kinds) {
       { name: 'Wilmet Quay', part: 'S', comfort: [62, 79], reach: [59, 81] },
     ]);
     const page = await person.context.newPage();
-    for (const path of [
-      '/',
-      `/evenings/${evening.id}/plan`,
-      `/evenings/${evening.id}`,
-      '/evenings/new',
-      '/evenings/dates',
-      '/voices',
-      '/voices?who',
-      '/voices/roster',
-      '/voices/room',
-      '/voices/parts',
-      '/exercises',
-      '/exercises/pulley',
-      '/exercises/make/new',
-      '/pieces',
-      '/pieces/new',
-      '/choir',
-      '/account',
-    ]) {
+    for (const path of pagesOf(evening)) {
       await page.goto(path);
       await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
       expect.soft([path, await tooSmall(page, least)]).toEqual([path, []]);

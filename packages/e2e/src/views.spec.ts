@@ -1,5 +1,6 @@
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible';
+import { pagesOf } from './pages';
 import {
   addSingers,
   expectNoComplaints,
@@ -170,28 +171,7 @@ test('no page is wider than its window, at the desk, on the stand and in the han
     { name: 'Wilmet Quay', part: 'S', comfort: [62, 79], reach: [59, 81] },
   ]);
   const page = await person.context.newPage();
-  for (const path of [
-    '/',
-    `/evenings/${evening.id}/plan`,
-    '/voices',
-    '/voices/roster',
-    '/voices/roster/read',
-    '/voices/parts',
-    '/voices/room',
-    '/exercises',
-    '/exercises/pulley',
-    '/exercises/four-corners',
-    '/exercises/make/new',
-    '/exercises/read/file',
-    '/pieces',
-    '/pieces/new',
-    '/pieces/read',
-    `/evenings/${evening.id}`,
-    '/evenings/dates',
-    '/choir',
-    '/account',
-    '/evenings/new',
-  ]) {
+  for (const path of pagesOf(evening)) {
     await page.goto(path);
     await expect(page.getByRole('heading', { level: 1 })).toBeVisible();
     // The window is made narrower under the open page, as by turning a tablet.
