@@ -23,6 +23,10 @@ const day = { weekday: 'short', ...dayAndMonth } as const;
 export const dayInWords = (moment: Moment, timeZone: string): string =>
   format(moment, { ...day, timeZone });
 
+/** The day of the week by its name: «Tuesday». */
+export const weekdayName = (moment: Moment, timeZone: string): string =>
+  format(moment, { weekday: 'long', timeZone });
+
 /** The same where there is little room: «1 Dec». */
 export const shortDay = (moment: Moment, timeZone: string): string =>
   format(moment, { ...dayAndMonth, timeZone });

@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { keptStore } from '@wide-fern/client';
-import { clockIn, dayName } from '@wide-fern/words';
+import { clockIn, dayInWords } from '@wide-fern/words';
 import { useStore } from 'zustand';
 import { useHere } from './session';
 
@@ -9,7 +9,7 @@ export function KeptNotice() {
   const { choir } = useHere();
   const { keptAt } = useStore(keptStore);
   if (keptAt === null) return null;
-  const when = `${dayName(keptAt, choir.timeZone)}, ${clockIn(choir.timeZone, choir.clock).minute(Date.parse(keptAt))}`;
+  const when = `${dayInWords(keptAt, choir.timeZone)}, ${clockIn(choir.timeZone, choir.clock).minute(Date.parse(keptAt))}`;
   return (
     <Box role="status" px={{ base: '16px', md: '24px' }} py="6px" bg="sunk" fontSize="13px">
       The server cannot be reached. What you see was fetched on {when}. Changes to a plan, an

@@ -13,7 +13,7 @@ it('says when what is shown was fetched, as long as it is not fresh', async () =
   expect(screen.queryByRole('status')).toBeNull();
   act(() => keptStore.setState({ keptAt: '2026-12-01T19:12:00.000Z' }));
   expect(screen.getByRole('status').textContent).toContain(
-    'What you see was fetched on Tuesday 1 December, 19:12.',
+    'What you see was fetched on Tue 1 Dec, 19:12.',
   );
   act(() => keptStore.setState({ keptAt: null }));
   expect(screen.queryByRole('status')).toBeNull();

@@ -5,7 +5,6 @@ import { documentOf, tonight } from '@wide-fern/plan/testing';
 import {
   breathInWords,
   clockIn,
-  dayName,
   endInWords,
   keyPath,
   ladderHeading,
@@ -14,6 +13,7 @@ import {
   timeInWords,
   wordingFor,
 } from './words';
+import { dayInWords } from '../dates';
 
 const one = (id: string, changed = {}) =>
   evaluate(performAll(documentOf(id), [choose(id, changed)]), 900).segments[0]!;
@@ -90,8 +90,8 @@ describe('time in words', () => {
     expect(endInWords(evaluate(documentOf(), 900), start, clock)).toBe('nothing planned yet');
   });
   it('keeps to the choir’s zone', () => {
-    expect(dayName('2026-12-01T23:30:00Z', 'Europe/London')).toBe('Tuesday 1 December');
-    expect(dayName('2026-12-01T23:30:00Z', 'Asia/Tokyo')).toBe('Wednesday 2 December');
+    expect(dayInWords('2026-12-01T23:30:00Z', 'Europe/London')).toBe('Tue 1 Dec');
+    expect(dayInWords('2026-12-01T23:30:00Z', 'Asia/Tokyo')).toBe('Wed 2 Dec');
   });
 });
 

@@ -41,17 +41,6 @@ export function clockIn(timeZone: string, kind: ClockKind = '24') {
 }
 export type Clock = ReturnType<typeof clockIn>;
 
-/** «Tuesday 1 December», in the choir's zone. */
-export const dayName = (moment: string, timeZone: string): string =>
-  new Intl.DateTimeFormat('en-GB', {
-    timeZone,
-    weekday: 'long',
-    day: 'numeric',
-    month: 'long',
-  })
-    .format(new Date(moment))
-    .replace(',', '');
-
 /** How sentences name this plan's parts and keys. */
 export function wordingFor(
   sections: readonly Section[],

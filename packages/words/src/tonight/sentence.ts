@@ -1,4 +1,5 @@
 import { countInWords, listInWords } from '../counting';
+import { weekdayName } from '../dates';
 import { lengthInFigures } from '../time';
 import { noteName, type NoteWriting } from '@wide-fern/core';
 import { type EvaluatedPlan, decidingNeed, highestSung } from '@wide-fern/plan';
@@ -13,9 +14,8 @@ export interface Readiness {
 /** «Tonight» on the day itself, else the day's name. */
 export function whenInWords(startsAt: string, now: number, timeZone: string): string {
   const day = new Intl.DateTimeFormat('en-CA', { timeZone });
-  const weekday = new Intl.DateTimeFormat('en-GB', { timeZone, weekday: 'long' });
   const moment = new Date(startsAt);
-  return day.format(moment) === day.format(now) ? 'Tonight' : weekday.format(moment);
+  return day.format(moment) === day.format(now) ? 'Tonight' : weekdayName(moment, timeZone);
 }
 
 /** More than this, in seconds, and more than this share of the time left open is no whole warm-up. */

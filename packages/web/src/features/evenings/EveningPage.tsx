@@ -16,7 +16,7 @@ import { useHere } from '../../here/session';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
 import { Name, WordButton, WordLink } from '../../ui/words';
-import { clockIn, dayName } from '@wide-fern/words';
+import { clockIn, dayInWords } from '@wide-fern/words';
 import { Again } from './Again';
 import { EveningDrawing } from './drawing/EveningDrawing';
 import { EveningSentence } from './drawing/EveningSentence';
@@ -84,7 +84,7 @@ function EveningEditor({
       <Box px={{ base: '16px', md: '24px' }} pt="14px" pb="32px">
         <Flex align="baseline" gap="16px" wrap="wrap" mb="6px">
           <Name as="h1" fontSize="24px">
-            {evening.name ?? 'The evening'} on {dayName(evening.startsAt, choir.timeZone)}
+            {evening.name ?? 'The evening'} on {dayInWords(evening.startsAt, choir.timeZone)}
           </Name>
           {warmUp && (
             <WordLink fontSize="13px" to={`/evenings/${evening.id}/plan/${warmUp}`}>

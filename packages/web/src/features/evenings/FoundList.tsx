@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, StoreEvening, Template } from '@wide-fern/contract';
 import type { FoundDates } from '@wide-fern/interchange/calendar';
-import { clockInWords, counted, dayName } from '@wide-fern/words';
+import { clockInWords, counted, dayInWords } from '@wide-fern/words';
 import { useHere } from '../../here/session';
 import { ClockField } from '../../ui/TypedField';
 import { useState } from 'react';
@@ -119,7 +119,7 @@ function DateLine({
           disabled={row.isHere}
           onChange={(event) => onTake(event.currentTarget.checked)}
         />
-        {dayName(`${row.date}T12:00:00Z`, 'UTC')}, {clockInWords(row.begins, clock)} to{' '}
+        {dayInWords(`${row.date}T12:00:00Z`, 'UTC')}, {clockInWords(row.begins, clock)} to{' '}
         {clockInWords(row.ends, clock)} {row.name}
       </Flex>
       {row.isHere && <Label as="span">is here already</Label>}

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
 import {
   lengthInFigures,
-  dayName,
+  dayInWords,
   endInWords,
   isTooLong,
   leftInWords,
@@ -68,7 +68,7 @@ export function PlanView({
   return (
     <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
       <TitleLine
-        date={dayName(evening.startsAt, timeZone)}
+        date={dayInWords(evening.startsAt, timeZone)}
         place={evening.place}
         figure={`${lengthInFigures(plan.total)} of ${lengthInFigures(allotted)}`}
         tooLong={isTooLong(plan)}

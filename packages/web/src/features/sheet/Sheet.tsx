@@ -5,7 +5,7 @@ import {
   movesInWords,
   type Wording,
   clockIn,
-  dayName,
+  dayInWords,
   ladderHeading,
   wordingFor,
   type Clock,
@@ -56,7 +56,7 @@ export function Sheet({
   return (
     <main className={`sheet sheet-${paper}`}>
       <header>
-        <h1>{dayName(evening.startsAt, timeZone)}</h1>
+        <h1>{dayInWords(evening.startsAt, timeZone)}</h1>
         <p>
           {choir} · {evening.place} · warm-up {clock.minute(start)} to{' '}
           {clock.second(start + Math.round(plan.total) * 1000)} · {lengthInFigures(plan.total)} of{' '}

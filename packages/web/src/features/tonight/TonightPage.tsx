@@ -5,7 +5,7 @@ import type { NoteWriting } from '@wide-fern/core';
 import {
   movesInWords,
   clockIn,
-  dayName,
+  dayInWords,
   endInWords,
   wordingFor,
   readiness,
@@ -177,7 +177,7 @@ function NextEvening({
           </MainButton>
           <Label mt="6px">
             {summary.name ? `${summary.name} · ` : ''}
-            {dayName(summary.startsAt, choir.timeZone)} · {summary.place}
+            {dayInWords(summary.startsAt, choir.timeZone)} · {summary.place}
             {mayEdit && (
               <>
                 {' · '}

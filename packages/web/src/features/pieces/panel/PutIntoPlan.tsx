@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { Exercise, Piece } from '@wide-fern/contract';
 import { messageOf, putIntoPlan } from '@wide-fern/client';
 import { warmUpBefore } from '@wide-fern/plan';
-import { dayName } from '@wide-fern/words';
+import { weekdayName } from '@wide-fern/words';
 import { useState } from 'react';
 import { useHere } from '../../../here/session';
 import { useTonight } from '../../../here/useTonight';
@@ -31,7 +31,7 @@ export function PutIntoPlan({
   const [state, setState] = useState<State>({ kind: 'idle' });
   const before = evening && warmUpBefore(evening.agenda, piece.id);
   if (!before) return null;
-  const day = dayName(evening.startsAt, choir.timeZone).split(' ')[0] ?? '';
+  const day = weekdayName(evening.startsAt, choir.timeZone);
   const put = async () => {
     setState({ kind: 'busy' });
     try {

@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { conditions } from '@wide-fern/core';
 import {
   conditionWords,
-  dayName,
+  dayInWords,
   absenceInWords,
   conditionInWords,
   rangeInWords,
@@ -39,7 +39,7 @@ export function TonightPanel({ data, section, sections, undecided, onOpen }: Pan
   return (
     <Box>
       <PanelHead title="Who is here" onClose={() => onOpen('section')} close="done" />
-      <Label mb="12px">{dayName(evening.startsAt, choir.timeZone)}</Label>
+      <Label mb="12px">{dayInWords(evening.startsAt, choir.timeZone)}</Label>
       <SelectField
         label="The choir comes"
         options={conditionOptions}
