@@ -58,7 +58,7 @@ export function ExercisesView({
               {formFor(works, 'fits', 'fit')} tonight’s voices
             </Name>
             {mayEdit && (
-              <Flex gap="14px" fontSize="13px">
+              <Flex gap="0 14px" wrap="wrap" align="baseline" fontSize="13px">
                 <WordLink to="/exercises/make/new">make one</WordLink>
                 <WordLink to="/exercises/read/file">read a file</WordLink>
                 <WriteAll

@@ -13,7 +13,7 @@ export function WriteAll({ listed }: { readonly listed: readonly Listed[] }) {
   };
   if (exercises.length === 0) return null;
   return (
-    <Flex gap="8px" align="baseline">
+    <Flex gap="0 8px" wrap="wrap" align="baseline">
       <Label as="span" fontSize="13px">
         download what is shown:
       </Label>
