@@ -33,24 +33,24 @@ import { listenTo, readWav } from '@wide-fern/sound';
 /** The answer to one problem; it may throw with a message for the person who sent it. */
 type Answer = (problem: unknown) => unknown;
 
+/** What is there of an object: a field that is undefined is left out. */
+const said = <T extends object>(fields: T) =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined)) as Said<T>;
+type Said<T> = { [K in keyof T]: Exclude<T[K], undefined> };
+
 function toProblem(input: z.infer<typeof ladderProblemSchema>): LadderProblem {
-  const { parts, exercise, shape, keys, step, fraction, preferredStart, goalTonic } = input;
-  const { lowest, highest, strict, octaveMoves, mayRest } = exercise;
+  const { parts, exercise, fixed, ...rest } = input;
+  const windows = parts.flatMap(({ id, window }) => (window ? [[id, window] as const] : []));
+  for (const [part, keys] of Object.entries(fixed ?? {})) {
+    if (!parts.some(({ id }) => id === part)) throw new Error(`fixed: there is no part ${part}.`);
+    const late = Object.keys(keys).find((key) => Number(key) >= rest.keys);
+    if (late !== undefined) throw new Error(`fixed: there is no key ${late} for ${part}.`);
+  }
   return {
+    ...said({ ...rest, fixed }),
     sections: parts,
-    pattern: {
-      lowest,
-      highest,
-      ...(strict === undefined ? {} : { strict }),
-      ...(octaveMoves === undefined ? {} : { octaveMoves }),
-      ...(mayRest === undefined ? {} : { mayRest }),
-    },
-    shape,
-    keys,
-    step,
-    fraction,
-    ...(preferredStart === undefined ? {} : { preferredStart }),
-    ...(goalTonic === undefined ? {} : { goalTonic }),
+    pattern: said(exercise),
+    ...(windows.length > 0 ? { windows: Object.fromEntries(windows) } : {}),
   };
 }
 
@@ -83,9 +83,9 @@ const comfort: Answer = (input) => {
 };
 
 const chord: Answer = (input) => {
-  const { parts, tones, roots, fraction } = chordProblemSchema.parse(input);
+  const { parts, tones, roots, fraction, distinct } = chordProblemSchema.parse(input);
   const sections = parts.map((part) => ({ ...part, octave: 0 }));
-  const found = voiceChords({ sections, tones, fraction }, roots);
+  const found = voiceChords({ sections, tones, fraction, distinct }, roots);
   if (found.kind === 'no-voicing') {
     const { root, part } = found;
     const why =

@@ -1,4 +1,11 @@
-import { longestSyllable, modeNames, rangeEnds, shapes, type Mode } from '@wide-fern/core';
+import {
+  demonstrations,
+  longestSyllable,
+  modeNames,
+  rangeEnds,
+  shapes,
+  type Mode,
+} from '@wide-fern/core';
 import { midiNote, pitchRange, withinReach, withinReachMessage } from './common';
 import { z } from './zod';
 
@@ -18,6 +25,7 @@ export const ladderProblemSchema = z.object({
           comfort: pitchRange,
           reach: pitchRange,
           octave: z.int().min(-48).max(48),
+          window: pitchRange.optional(),
         })
         .refine(withinReach, withinReachMessage),
     )
@@ -39,9 +47,30 @@ export const ladderProblemSchema = z.object({
   shape: z.enum(shapes),
   keys: keyCount,
   step: z.int().min(1).max(24),
+  scale: z
+    .array(z.int().min(0).max(11))
+    .min(1)
+    .max(12)
+    .refine(([first]) => first === 0, 'A scale begins with 0.')
+    .refine(
+      (steps) => steps.every((step, i) => i === 0 || step > steps[i - 1]!),
+      'A scale rises from step to step.',
+    )
+    .optional(),
   fraction: z.number().positive().max(1),
+  start: int.optional(),
   preferredStart: int.optional(),
   goalTonic: int.optional(),
+  goalBottomTonic: int.optional(),
+  fixed: z
+    .record(
+      z.string(),
+      z.record(
+        z.string().regex(/^\d{1,3}$/, 'A key is named by its place, from 0.'),
+        z.union([z.int().min(-60).max(60), z.literal('rest')]),
+      ),
+    )
+    .optional(),
 });
 
 /** One problem of `compute comfort`. */
@@ -56,6 +85,8 @@ export const comfortProblemSchema = z.object({
   q: z.number().positive().max(1),
 });
 
+/** What each round adds, or takes away. */
+const change = z.number().min(-1e4).max(1e4);
 const breathCounts = { in: beatCount, hold: beatCount, out: beatCount, rest: beatCount };
 
 /** One problem of `compute chord`. */
@@ -79,6 +110,7 @@ export const chordProblemSchema = z.object({
     .refine(([root]) => root === 0, 'The tones begin with the root, 0.'),
   roots: z.array(midiNote).min(1).max(48),
   fraction: z.number().positive().max(1),
+  distinct: z.boolean().optional(),
 });
 
 /** One problem of `compute notes`. */
@@ -120,21 +152,36 @@ export const suggestPartSchema = z
 
 /** One problem of `compute time` about a sung pattern. */
 export const patternTimeSchema = z.object({
-  talk: seconds,
-  demonstrate: z.boolean(),
-  countIn: beatCount,
-  keys: keyCount,
-  verses: keyCount,
-  patternBeats: beatCount,
-  breathBeats: beatCount,
-  keyChangeBeats: beatCount,
+  talk: seconds.optional(),
+  coach: seconds.optional(),
+  after: seconds.optional(),
+  reset: z.object({ seconds, every: keyCount }).optional(),
+  demonstrate: z
+    .union([z.boolean(), z.enum(demonstrations)])
+    .transform((said) => (said === true ? 'once' : said === false ? 'no' : said))
+    .optional(),
+  countIn: beatCount.optional(),
+  countInEach: z.boolean().optional(),
+  keys: keyCount.default(1),
+  verses: keyCount.default(1),
+  patternBeats: beatCount.default(0),
+  breathBeats: beatCount.optional(),
+  keyChangeBeats: beatCount.optional(),
   tempo,
+  tempoStep: z.number().min(-1000).max(1000).optional(),
 });
 
 /** One problem of `compute time` about counted breathing; it is told by its rounds. */
 export const breathTimeSchema = z.object({
   rounds: keyCount,
   ...breathCounts,
-  increment: z.object(breathCounts),
+  increment: z.object({ in: change, hold: change, out: change, rest: change }),
+  /** What no count falls below: one figure for all four, or one for each. */
+  least: z
+    .union([
+      beatCount.transform((all) => ({ in: all, hold: all, out: all, rest: all })),
+      z.object(breathCounts).partial(),
+    ])
+    .optional(),
   tempo,
 });

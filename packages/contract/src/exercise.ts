@@ -1,4 +1,13 @@
-import { ages, placeNeeds, phases, purposes, shapes } from '@wide-fern/core';
+import {
+  ages,
+  anchors,
+  breathings,
+  demonstrations,
+  phases,
+  placeNeeds,
+  purposes,
+  shapes,
+} from '@wide-fern/core';
 import { line, maybeLine, uuid } from './common';
 import { choiceLimits } from './limits';
 import { musicSchema } from './music';
@@ -13,29 +22,72 @@ const within = ([least, most]: readonly [number, number], what: string) =>
 /** What is chosen for an exercise when it becomes a segment. */
 export const usualChoicesSchema = z.object({
   talk: within(choiceLimits.talk, 'Talk in seconds'),
-  demonstrate: z.boolean(),
+  /** Said between two keys, and at the end, in seconds. */
+  coach: within(choiceLimits.talk, 'Talk between keys in seconds').optional(),
+  after: within(choiceLimits.talk, 'Talk at the end in seconds').optional(),
+  /** A shake-out or a look at the posture every so many passes. */
+  reset: z
+    .object({
+      seconds: within([1, 120], 'A shake-out in seconds'),
+      every: within([1, 24], 'Passes between shake-outs').int(),
+    })
+    .optional(),
+  demonstrate: z.enum(demonstrations),
+  /** Whether every pass is counted in, or only the first. */
+  countInEach: z.boolean().optional(),
   tempo: within(choiceLimits.tempo, 'The tempo'),
+  /** Beats a minute by which each pass is quicker than the one before. */
+  tempoStep: within(choiceLimits.tempoStep, 'The step of the tempo').optional(),
   repetitions: within(choiceLimits.repetitions, 'The number of keys or rounds').int(),
   verses: within(choiceLimits.verses, 'Times in each key').int(),
   shape: z.enum(shapes),
   step: within(choiceLimits.step, 'The step in semitones').int(),
+  /** Whether a step is one of the music's own scale instead of a semitone. */
+  bySteps: z.boolean().optional(),
 });
 
+const exerciseId = z
+  .string()
+  .regex(/^[a-z0-9-]{1,60}$/, 'An id has small letters, figures and hyphens.');
+
+/** A thing to watch for, and what helps; the remedy may be empty. */
+export const watchForSchema = z.object({ see: line(240), help: maybeLine(240) });
+
 export const exerciseSchema = z.object({
-  id: z.string().regex(/^[a-z0-9-]{1,60}$/, 'An id has small letters, figures and hyphens.'),
+  id: exerciseId,
   version: z.int().min(1),
   name: line(60),
   /** What it is, in a few words: «a scale to the ninth». */
   figure: line(80),
   phase: z.enum(phases),
+  /** Where on the voice it lives. */
+  anchor: z.enum(anchors),
   purposes: z.array(z.enum(purposes)).min(1).max(6),
   /** Said to the singers, in one sentence; may be empty. */
   purpose: maybeLine(200),
-  /** One line to say while it goes on; may be empty. */
+  /** What to do, in a line said while it goes on; may be empty. */
   cue: maybeLine(90),
+  /** A picture for the same, where there is one. */
+  image: line(120).optional(),
+  /** Exercises that are one line on other sounds, or one idea at other sizes: what they share, and which one this is. */
+  family: z.object({ id: exerciseId, variant: line(60) }).optional(),
+  /** By their ids: the next easier and the next harder ones. */
+  easier: z.array(exerciseId).max(4).optional(),
+  harder: z.array(exerciseId).max(4).optional(),
+  /** Breath taken together, or by each when it suits. */
+  breathing: z.enum(breathings).optional(),
   steps: z.array(line(240)).max(12),
-  watchFor: z.array(line(240)).max(8),
-  substitutes: z.array(z.object({ when: line(160), exercise: z.string().max(60) })).max(6),
+  watchFor: z.array(watchForSchema).max(8),
+  substitutes: z
+    .array(
+      z.object({
+        when: line(160),
+        exercise: z.string().max(60),
+        /** How long it takes to teach the first time, in seconds. */
+        teach: z.number().min(0).max(600).optional(),
+      }),
+    )
+    .max(6),
   effort: z.int().min(1).max(5),
   difficulty: z.int().min(1).max(3),
   needs: z.array(z.enum(placeNeeds)),

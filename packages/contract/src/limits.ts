@@ -3,6 +3,7 @@
 /** The limits within which a segment's figures may be chosen; the fields' messages name them. */
 export const choiceLimits = {
   tempo: [20, 240],
+  tempoStep: [-20, 20],
   repetitions: [1, 24],
   verses: [1, 8],
   step: [1, 12],
@@ -13,7 +14,7 @@ export const choiceLimits = {
 export const mostSegments = 40;
 
 /** The shape of documents as they are now; older ones are brought up to it when they are read. */
-export const planSchemaVersion = 2;
+export const planSchemaVersion = 3;
 
 /** More facts than this about one save nobody reads; what is left out shows in the document. */
 export const mostFacts = 40;

@@ -1,8 +1,10 @@
 import {
+  breathWays,
   dynamics,
   holders,
   longestSyllable,
   modeNames,
+  swells,
   type Mode,
   type Music,
 } from '@wide-fern/core';
@@ -27,6 +29,7 @@ const patternNote = z.object({
   slur: z.boolean().optional(),
   breathAfter: z.boolean().optional(),
   dynamic: z.enum(dynamics).optional(),
+  swell: z.enum(swells).optional(),
 });
 const patternRest = z.object({ rest: z.literal(true), beats });
 const notes = z
@@ -39,7 +42,26 @@ const metreSchema = z.object({
   beats: z.int().min(1).max(32),
   unit: z.union([z.literal(1), z.literal(2), z.literal(4), z.literal(8), z.literal(16)]),
 });
-const pitched = { mode, metre: metreSchema.optional() };
+const metre = { metre: metreSchema.optional() };
+const pitched = { mode, ...metre };
+/** What each round of breath adds, or takes away. */
+const change = z.number().min(-64).max(64);
+const ownPitch = {
+  ownPitch: z
+    .object({ recovery: z.number().min(0).max(60, 'A rest of at most 60 seconds.') })
+    .optional(),
+};
+
+const movement = z.object({
+  text: line(160),
+  sides: z.union([z.literal(1), z.literal(2)]),
+  times: z.int().min(1, 'Once at least.').max(60, 'At most 60 times.'),
+  seconds: z
+    .number('Seconds are a number.')
+    .positive('Each move takes some time.')
+    .max(600, 'A move takes at most 600 seconds.'),
+  held: z.number().min(0).max(120, 'Held for at most 120 seconds.'),
+});
 
 /** What is done in an exercise, by kind. */
 export const musicSchema: z.ZodType<Music, Music> = z.discriminatedUnion('kind', [
@@ -76,20 +98,23 @@ export const musicSchema: z.ZodType<Music, Music> = z.discriminatedUnion('kind',
       .min(2, 'A slide needs a beginning and an end.')
       .max(24),
     syllable: line(40),
+    ...ownPitch,
   }),
   z.object({
     kind: z.literal('hold'),
-    mode,
+    ...pitched,
     beats,
     syllables: z.array(line(40)).min(1).max(24),
+    ...ownPitch,
   }),
   z.object({
     kind: z.literal('chord'),
-    mode,
+    ...pitched,
     tones: z.array(semitones).min(1).max(6),
     beats,
     syllable: line(40),
     apart: z.number().positive().max(64).optional(),
+    distinct: z.boolean().optional(),
   }),
   z.object({
     kind: z.literal('breath'),
@@ -97,16 +122,21 @@ export const musicSchema: z.ZodType<Music, Music> = z.discriminatedUnion('kind',
     hold: count,
     out: count,
     rest: count,
-    increment: z.object({ in: count, hold: count, out: count, rest: count }),
+    increment: z.object({ in: change, hold: change, out: change, rest: change }),
+    least: z.object({ in: count, hold: count, out: count, rest: count }).partial().optional(),
     outOn: line(40),
+    emptyFirst: z.boolean().optional(),
+    way: z.enum(breathWays).optional(),
+    arms: z
+      .object({ in: line(80), hold: line(80), out: line(80), rest: line(80) })
+      .partial()
+      .optional(),
   }),
-  z.object({ kind: z.literal('spoken'), lines: z.array(line(200)).min(1).max(12), beats }),
   z.object({
-    kind: z.literal('body'),
-    moves: z.array(line(160)).min(1).max(24),
-    seconds: z
-      .number('Seconds are a number.')
-      .positive('Each move takes some time.')
-      .max(600, 'A move takes at most 600 seconds.'),
+    kind: z.literal('spoken'),
+    ...metre,
+    lines: z.array(line(200)).min(1).max(12),
+    beats,
   }),
+  z.object({ kind: z.literal('body'), moves: z.array(movement).min(1).max(24) }),
 ]);

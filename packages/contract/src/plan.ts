@@ -17,6 +17,7 @@ export const sectionSchema: z.ZodType<Section> = z
     away: z.int().min(0).max(2000).optional(),
     suits: z.boolean(),
     register: z.object({ zone: pitchRange, asked: z.int().min(0).max(2000) }).optional(),
+    light: z.object({ top: midiNote, asked: z.int().min(1).max(2000) }).optional(),
   })
   .refine(withinReach, withinReachMessage);
 

@@ -1,4 +1,4 @@
-import { shapes } from '@wide-fern/core';
+import { demonstrations, shapes } from '@wide-fern/core';
 import { midiNote } from './common';
 import { choicesSchema, planDocumentSchema, segmentSchema, tonightSchema } from './plan';
 import { z } from './zod';
@@ -42,9 +42,16 @@ export const editFactSchema = z.discriminatedUnion('code', [
       'start',
       'shape',
       'demonstrate',
+      'coach',
+      'after',
+      'tempoStep',
+      'bySteps',
+      'countInEach',
     ]),
-    value: z.union([z.number(), z.boolean(), z.enum(shapes), z.null()]),
+    value: z.union([z.number(), z.boolean(), z.enum(shapes), z.enum(demonstrations), z.null()]),
   }),
+  /** A shake-out every so many passes; null for none any more. */
+  z.object({ code: z.literal('reset'), name, every: z.int().min(1).nullable() }),
   z.object({ code: z.literal('tonight') }),
   z.object({ code: z.literal('replaced') }),
 ]);

@@ -1,4 +1,12 @@
-import type { Kind, Phase, Shape, Condition, SingerState } from '@wide-fern/core';
+import type {
+  Anchor,
+  Breathing,
+  Condition,
+  Kind,
+  Phase,
+  Shape,
+  SingerState,
+} from '@wide-fern/core';
 
 /** What the phases of a warm-up are called. */
 export const phaseWords: Readonly<Record<Phase, string>> = {
@@ -33,8 +41,31 @@ export const shapeWords: Readonly<Record<Shape, string>> = {
   up: 'up',
   down: 'down',
   'up-and-back': 'up and back',
+  'two-runs': 'up, then down from the start',
   outward: 'outward from the middle',
 };
+
+/** Where on the voice an exercise lives. */
+export const anchorWords: Readonly<Record<Anchor, string>> = {
+  middle: 'in the middle of the voice',
+  speech: 'where voices speak',
+  low: 'down to the low notes',
+  top: 'up to what the music needs',
+  light: 'light, men at the women’s pitch',
+};
+
+export const breathingWords: Readonly<Record<Breathing, string>> = {
+  together: 'all together',
+  staggered: 'each when it suits',
+};
+
+/** Whether the leader sings it first; what was stored earlier said yes or no. */
+export const demonstrationInWords = (said: unknown): string =>
+  said === 'each key'
+    ? 'sung first in each key'
+    : said === 'once' || said === true
+      ? 'sung first'
+      : 'not sung first';
 
 /** What a condition is called in a sentence about the choir. */
 export const conditionWords: Readonly<Record<Condition, string>> = {

@@ -153,7 +153,7 @@ describe('the keys of the built-in exercises, for a mixed choir', () => {
   it.each(pitched.map((one) => [one.id, one] as const))(
     '%s has three keys that suit everyone, or says how the parts relay; its usual ladder can be sung',
     (_, exercise) => {
-      const shared = sharedKeys(exercise.music, mixedChoir)!.length;
+      const shared = sharedKeys(exercise, mixedChoir)!.length;
       expect([shared >= 3, exercise.relay !== undefined]).toEqual([shared >= 3, shared < 3]);
       const choices = { ...exercise.usual, start: null };
       const { keys } = computeSegment(

@@ -2,8 +2,12 @@ import type { Exercise } from '@wide-fern/contract';
 import { cautions } from '@wide-fern/words';
 import {
   cautionsNeeded,
+  hasKeys,
   readLine,
+  readMovement,
+  type Anchor,
   type Metre,
+  type Movement,
   type Mode,
   type Music,
   type PatternEvent,
@@ -12,6 +16,7 @@ import {
 
 type Optional =
   | 'version'
+  | 'anchor'
   | 'needs'
   | 'cautions'
   | 'countIn'
@@ -20,9 +25,11 @@ type Optional =
   | 'effort'
   | 'difficulty';
 
-type Draft = Omit<Exercise, Optional | 'usual' | 'phase' | 'substitutes'> &
+type Draft = Omit<Exercise, Optional | 'usual' | 'phase' | 'substitutes' | 'watchFor'> &
   Partial<Pick<Exercise, Optional>> & {
     readonly usual?: Partial<Exercise['usual']>;
+    /** What to watch for, and behind a bar what helps: «Locked knees | Let them give.» */
+    readonly watchFor: readonly string[];
     /** When it does not work, and what to do instead. */
     readonly substitutes: readonly (readonly [when: string, exercise: string])[];
   };
@@ -31,21 +38,26 @@ type Draft = Omit<Exercise, Optional | 'usual' | 'phase' | 'substitutes'> &
 export const inPhase =
   (phase: Phase) =>
   (draft: Draft): Exercise => {
-    const pitched = 'mode' in draft.music || draft.music.kind === 'spoken';
+    const counted = hasKeys(draft.music) || draft.music.kind === 'spoken';
     const whole = {
       version: 1,
       phase,
+      anchor: 'middle' as Anchor,
       needs: [],
       effort: 1,
       difficulty: 1,
-      countIn: pitched ? 4 : 0,
-      breathBeats: pitched ? 2 : 0,
-      keyChangeBeats: pitched ? 2 : 0,
+      countIn: counted ? 4 : 0,
+      breathBeats: counted ? 2 : 0,
+      keyChangeBeats: counted ? 2 : 0,
       ...draft,
+      watchFor: draft.watchFor.map((line) => {
+        const [see = '', help = ''] = line.split(' | ');
+        return { see, help };
+      }),
       substitutes: draft.substitutes.map(([when, exercise]) => ({ when, exercise })),
       usual: {
         talk: 15,
-        demonstrate: false,
+        demonstrate: 'no' as const,
         tempo: 84,
         repetitions: 5,
         verses: 1,
@@ -110,10 +122,14 @@ export const breath = (
   outOn,
 });
 
+/** Moves one after the other, each as it is typed; so long where a move does not say. */
 export const moves = (seconds: number, ...list: readonly string[]): Music => ({
   kind: 'body',
-  seconds,
-  moves: list,
+  moves: list.map((text): Movement => {
+    const read = readMovement(text, seconds);
+    if (read.kind === 'problem') throw new Error(`${text}: ${read.word}`);
+    return read.movement;
+  }),
 });
 
 export const spoken = (beats: number, ...lines: readonly string[]): Music => ({

@@ -1,7 +1,10 @@
 import { cautionsNeeded, type ToCaution } from './cautions';
 import type { Music } from './music';
 
-const body = (...moves: readonly string[]): Music => ({ kind: 'body', moves, seconds: 5 });
+const body = (...moves: readonly string[]): Music => ({
+  kind: 'body',
+  moves: moves.map((text) => ({ text, sides: 1, times: 1, seconds: 5, held: 0 })),
+});
 const needed = (music: Music, changed: Partial<ToCaution> = {}) =>
   cautionsNeeded({ music, phase: 'release', effort: 1, needs: [], steps: [], ...changed });
 const still = { in: 0, hold: 0, out: 0, rest: 0 };

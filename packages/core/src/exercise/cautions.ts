@@ -26,7 +26,7 @@ export interface ToCaution {
 export function cautionsNeeded(exercise: ToCaution): readonly Caution[] {
   const { music, phase, effort, needs, steps } = exercise;
   const needed = new Set<Caution>();
-  const moves = music.kind === 'body' ? music.moves : [];
+  const moves = music.kind === 'body' ? music.moves.map(({ text }) => text) : [];
   const words = [...moves, ...steps].join(' ');
   if (music.kind === 'breath') {
     needed.add('lightHead');

@@ -2,8 +2,8 @@ import type { Span } from '../units';
 import type { Beats, Seconds, Semitones } from '../units';
 
 import type { Mode } from '../pitch';
-import type { BreathCounts } from '../timing';
-import type { Dynamic } from './vocabulary';
+import type { BreathCounts, Movement, PerCount } from '../timing';
+import type { Dynamic, Swell } from './vocabulary';
 
 /** A note of a pattern, over the tonic. */
 export interface PatternNote {
@@ -15,6 +15,8 @@ export interface PatternNote {
   readonly breathAfter?: boolean | undefined;
   /** From this note on. */
   readonly dynamic?: Dynamic | undefined;
+  /** From this note on, until the next dynamic or swell. */
+  readonly swell?: Swell | undefined;
 }
 
 /** A silence inside a pattern. */
@@ -25,7 +27,7 @@ export interface PatternRest {
 
 export type PatternEvent = PatternNote | PatternRest;
 
-/** A bar of so many beats, each written as one over `unit`; what has no metre is one bar long. */
+/** A bar of so many beats, each written as one over `unit`; what has none is free, and one bar long. */
 export interface Metre {
   readonly beats: number;
   readonly unit: 1 | 2 | 4 | 8 | 16;
@@ -92,31 +94,59 @@ export type Music =
       readonly mode: Mode;
       readonly points: readonly GlidePoint[];
       readonly syllable: string;
+      readonly ownPitch?: OwnPitch | undefined;
     }
   | {
       readonly kind: 'hold';
       readonly mode: Mode;
+      readonly metre?: Metre | undefined;
       readonly beats: Beats;
       readonly syllables: readonly string[];
+      readonly ownPitch?: OwnPitch | undefined;
     }
   | {
       readonly kind: 'chord';
       readonly mode: Mode;
+      readonly metre?: Metre | undefined;
       /** Over the root, root and third first. */
       readonly tones: readonly Semitones[];
       readonly beats: Beats;
       readonly syllable: string;
       /** From one part's entry to the next, the lowest first; without it all begin together. */
       readonly apart?: Beats | undefined;
+      /** No two parts on the same note. */
+      readonly distinct?: boolean | undefined;
     }
   | ({
       readonly kind: 'breath';
       readonly increment: BreathCounts;
+      /** What no count falls below when it shrinks. */
+      readonly least?: PerCount<Beats> | undefined;
       /** What the air flows out on. */
       readonly outOn: string;
+      /** Squeezed empty before the first breath in. */
+      readonly emptyFirst?: boolean | undefined;
+      readonly way?: BreathWay | undefined;
+      /** What the arms do on the same counts. */
+      readonly arms?: PerCount<string> | undefined;
     } & BreathCounts)
-  | { readonly kind: 'spoken'; readonly lines: readonly string[]; readonly beats: Beats }
-  | { readonly kind: 'body'; readonly moves: readonly string[]; readonly seconds: Seconds };
+  | {
+      readonly kind: 'spoken';
+      readonly metre?: Metre | undefined;
+      /** Where a line is marked, stressed syllables stand in capitals. */
+      readonly lines: readonly string[];
+      readonly beats: Beats;
+    }
+  | { readonly kind: 'body'; readonly moves: readonly Movement[] };
+
+/** Everyone sings it on the own easy note: no keys, so many rounds, each followed by a rest. */
+export interface OwnPitch {
+  readonly recovery: Seconds;
+}
+
+/** How a breath is taken in and let out. */
+export const breathWays = ['nose', 'mouth', 'nose in, mouth out'] as const;
+export type BreathWay = (typeof breathWays)[number];
 
 export type Kind = Music['kind'];
 
@@ -134,9 +164,17 @@ export const kinds = [
   'body',
 ] as const satisfies readonly Kind[];
 
-/** The kinds that are moved from key to key. */
+/** What has notes over a tonic. */
 export type PitchedMusic = Extract<Music, { readonly mode: Mode }>;
 export const isPitched = (music: Music): music is PitchedMusic => 'mode' in music;
+
+/** Whether everyone sings on the own easy note instead of in a key. */
+export const onOwnPitch = (music: Music): OwnPitch | undefined =>
+  music.kind === 'hold' || music.kind === 'glide' ? music.ownPitch : undefined;
+
+/** Whether it is moved from key to key. */
+export const hasKeys = (music: Music): music is PitchedMusic =>
+  isPitched(music) && !onOwnPitch(music);
 
 export const isNote = (event: PatternEvent): event is PatternNote => 'offset' in event;
 

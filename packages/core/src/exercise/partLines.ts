@@ -3,7 +3,7 @@ import type { Beats, MidiNote } from '../units';
 
 import { beatsOf, beatsOfEvents, isNote, type Music, type PatternEvent } from './music';
 import { partAction } from './roles';
-import type { Dynamic } from './vocabulary';
+import type { Dynamic, Swell } from './vocabulary';
 
 /** A note of one part as it sounds, or a silence (midi null). */
 export interface LineEvent {
@@ -13,6 +13,8 @@ export interface LineEvent {
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
   readonly dynamic?: Dynamic | undefined;
+  /** From this note on, until the next dynamic or swell. */
+  readonly swell?: Swell | undefined;
   /** The note it slides to while it lasts. */
   readonly glideTo?: MidiNote | undefined;
 }
@@ -98,7 +100,7 @@ export function firstNotes(
 export function partLines(music: Music, soundings: readonly Sounding[]): PartLine[] {
   const length = beatsOf(music);
   return soundings.map((sounding, place) => {
-    if (sounding.does === 'rest') return { part: sounding.part, events: silence(length) };
+    if (sounding.does !== 'sing') return { part: sounding.part, events: silence(length) };
     const role = partAction(music, place, soundings.length);
     let events: LineEvent[];
     if (role?.kind === 'holds') {

@@ -33,8 +33,13 @@ export const phaseFraction: Readonly<Record<Phase, number>> = {
   'cool-down': 0.55,
 };
 
-/** Phases whose ladders climb to what tonight's music needs. */
-export const climbingPhases: readonly Phase[] = ['range', 'agility'];
+/** Where on the voice an exercise lives (docs/model.md, section 5). */
+export const anchors = ['middle', 'speech', 'low', 'top', 'light'] as const;
+export type Anchor = (typeof anchors)[number];
+
+/** How breath is taken: by all at once, or by each when it suits. */
+export const breathings = ['together', 'staggered'] as const;
+export type Breathing = (typeof breathings)[number];
 
 /** What an exercise can be for. */
 export const purposes = [
@@ -67,11 +72,14 @@ export const placeNeeds = ['standing', 'floor', 'noise', 'prop', 'mirror'] as co
 export type PlaceNeed = (typeof placeNeeds)[number];
 
 /** Who an exercise suits. */
-export const ages = ['children', 'changing voices', 'adults'] as const;
+export const ages = ['children', 'changing voices', 'adults', 'older voices'] as const;
 export type Age = (typeof ages)[number];
 
 /** Printed loudness. */
 export const dynamics = ['pp', 'p', 'mp', 'mf', 'f', 'ff'] as const;
 export type Dynamic = (typeof dynamics)[number];
+/** Growing or fading until the next dynamic. */
+export const swells = ['growing', 'fading'] as const;
+export type Swell = (typeof swells)[number];
 export const isDynamicWord = (word: string): word is Dynamic =>
   (dynamics as readonly string[]).includes(word);

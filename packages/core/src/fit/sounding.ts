@@ -4,6 +4,8 @@ import type { Fit } from './fit';
 /** What one part does in one key, placed in time from the segment's start. */
 export type Sounding =
   | { readonly part: string; readonly does: 'rest' }
+  /** Sings on the own easy note; the fit is the whole comfort. */
+  | { readonly part: string; readonly does: 'own'; readonly fit: Fit }
   | {
       readonly part: string;
       readonly does: 'sing';

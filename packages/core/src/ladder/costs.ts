@@ -16,4 +16,6 @@ export const ladderCosts = {
   startMoved: 1,
   /** Each semitone by which the highest tonic misses the goal. */
   goalMissed: 3,
+  /** Each semitone by which the lowest tonic stays above the goal below. */
+  bottomGoalMissed: 3,
 } as const;

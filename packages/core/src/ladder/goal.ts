@@ -12,15 +12,37 @@ import type { Voice } from '../voices/parts';
  */
 export function goalTonic(
   sections: readonly Voice[],
-  span: Span,
+  spanOfPart: (part: string) => Span,
   needs: readonly Pick<PartNeed, 'part' | 'highest'>[],
 ): MidiNote | undefined {
   const tonics = sections.flatMap((section) => {
     const need = needs.find(({ part }) => part === section.id);
     if (!need) return [];
     const target = Math.min(need.highest, section.comfort[1]);
-    const tonic = target - section.octave - span.highest;
-    return tonic + section.octave + span.lowest >= section.reach[0] ? [tonic] : [];
+    const { lowest, highest } = spanOfPart(section.id);
+    const tonic = target - section.octave - highest;
+    return tonic + section.octave + lowest >= section.reach[0] ? [tonic] : [];
   });
   return tonics.length > 0 ? Math.max(...tonics) : undefined;
+}
+
+/**
+ * The tonic a ladder should reach at its lowest: the greatest one at which every part that can has
+ * sung its own bottom (its lowest note tonight, not below its comfort; without music the comfort's
+ * low end). A part can when the whole pattern lies in its reach there. Undefined when none can
+ * (docs/model.md, section 5, anchor «low»).
+ */
+export function goalBottomTonic(
+  sections: readonly Voice[],
+  spanOfPart: (part: string) => Span,
+  needs: readonly Pick<PartNeed, 'part' | 'lowest'>[],
+): MidiNote | undefined {
+  const tonics = sections.flatMap((section) => {
+    const need = needs.find(({ part }) => part === section.id);
+    const bottom = Math.max(need?.lowest ?? -Infinity, section.comfort[0]);
+    const { lowest, highest } = spanOfPart(section.id);
+    const tonic = bottom - section.octave - lowest;
+    return tonic + section.octave + highest <= section.reach[1] ? [tonic] : [];
+  });
+  return tonics.length > 0 ? Math.min(...tonics) : undefined;
 }

@@ -3,7 +3,7 @@ import type { PitchRange } from '../units';
 import { mixedChoir, type Voice } from '../voices/parts';
 import { bestLadder, ladderFrom } from './ladder';
 import type { Ladder, LadderProblem, Move } from './problem';
-import { keyOffsets, shapes } from './shape';
+import { keyOffsets, shapes, type Shape } from './shape';
 
 const worked = (
   [lowest, highest]: readonly [number, number],
@@ -27,12 +27,26 @@ const movesOf = (ladder: Ladder) =>
   Object.fromEntries(ladder.paths.map(({ id, moves }) => [id, moves]));
 
 describe('keyOffsets', () => {
+  const offsets = (shape: Shape, keys: number, step: number, scale?: readonly number[]) =>
+    keyOffsets({ shape, keys, step, scale });
   it('moves as the shape says', () => {
-    expect(keyOffsets('up', 4, 2)).toEqual([0, 2, 4, 6]);
-    expect(keyOffsets('down', 3, 1)).toEqual([0, -1, -2]);
-    expect(keyOffsets('up-and-back', 5, 1)).toEqual([0, 1, 2, 1, 0]);
-    expect(keyOffsets('up-and-back', 4, 1)).toEqual([0, 1, 1, 0]);
-    expect(keyOffsets('outward', 5, 2)).toEqual([0, 2, -2, 4, -4]);
+    expect(offsets('up', 4, 2)).toEqual([0, 2, 4, 6]);
+    expect(offsets('down', 3, 1)).toEqual([0, -1, -2]);
+    expect(offsets('up-and-back', 5, 1)).toEqual([0, 1, 2, 1, 0]);
+    expect(offsets('up-and-back', 4, 1)).toEqual([0, 1, 1, 0]);
+    expect(offsets('outward', 5, 2)).toEqual([0, 2, -2, 4, -4]);
+    expect(offsets('two-runs', 6, 1)).toEqual([0, 1, 2, 0, -1, -2]);
+    expect(offsets('two-runs', 5, 2)).toEqual([0, 2, 4, 0, -2]);
+    expect(offsets('two-runs', 1, 1)).toEqual([0]);
+  });
+  it('moves by the steps of a scale, up and down past the octave', () => {
+    const major = [0, 2, 4, 5, 7, 9, 11];
+    const dorian = [0, 2, 3, 5, 7, 9, 10];
+    expect(offsets('up', 9, 1, major)).toEqual([0, 2, 4, 5, 7, 9, 11, 12, 14]);
+    expect(offsets('down', 4, 1, dorian)).toEqual([0, -2, -3, -5]);
+    expect(offsets('up', 4, 2, dorian)).toEqual([0, 3, 7, 10]);
+    expect(offsets('down', 9, 1, major)[7]).toBe(-12);
+    expect(offsets('outward', 3, 1, major)).toEqual([0, 2, -1]);
   });
 });
 
@@ -89,16 +103,18 @@ describe('what does not work', () => {
 function tryEverything(problem: LadderProblem) {
   const { pattern, fraction, keys } = problem;
   const displacements = pattern.octaveMoves ?? [0, -12, 12];
-  const offsets = keyOffsets(problem.shape, keys, problem.step);
-  const price = (section: Voice, tonic: number, displacement: number): number => {
+  const offsets = keyOffsets(problem);
+  const price = (section: Voice, tonic: number, displacement: number, anyway: boolean): number => {
     const [low, high] = section.comfort;
     const lo = tonic + section.octave + displacement + pattern.lowest;
     const hi = tonic + section.octave + displacement + pattern.highest;
-    if (lo < section.reach[0] || hi > section.reach[1]) return Infinity;
-    if (pattern.strict && (lo < low || hi > high)) return Infinity;
+    if (!anyway && (lo < section.reach[0] || hi > section.reach[1])) return Infinity;
+    if (!anyway && pattern.strict && (lo < low || hi > high)) return Infinity;
     const half = (high - low) / 2;
-    const from = Math.ceil((low + high) / 2 - fraction * half - 1e-9);
-    const to = Math.floor((low + high) / 2 + fraction * half + 1e-9);
+    const [from, to] = problem.windows?.[section.id] ?? [
+      Math.ceil((low + high) / 2 - fraction * half - 1e-9),
+      Math.floor((low + high) / 2 + fraction * half + 1e-9),
+    ];
     const window = Math.max(0, from - lo) + Math.max(0, hi - to);
     const edges = 2 * Math.max(0, low - lo) + 4 * Math.max(0, hi - high);
     return window + edges + (displacement === 0 ? 0 : 3);
@@ -106,18 +122,22 @@ function tryEverything(problem: LadderProblem) {
   const rank = (move: Move, usual: number) =>
     move === 'rest' ? 3 : move === usual ? 0 : move < usual ? 1 : 2;
   const bestWay = (section: Voice, tonics: readonly number[]) => {
+    const fixed = problem.fixed?.[section.id] ?? {};
     const actions: Move[] = displacements.map((displacement) => section.octave + displacement);
     if (pattern.mayRest !== false) actions.push('rest');
     let ways: Move[][] = [[]];
     for (let i = 0; i < tonics.length; i += 1) {
-      ways = ways.flatMap((way) => actions.map((action) => [...way, action]));
+      const told = fixed[i];
+      const open = told === undefined ? actions : [told];
+      ways = ways.flatMap((way) => open.map((action) => [...way, action]));
     }
     const judged = ways.flatMap((moves) => {
-      const rests = moves.filter((move) => move === 'rest').length;
+      const rests = moves.filter((move, i) => move === 'rest' && fixed[i] === undefined).length;
       if (rests > Math.floor(keys / 2)) return [];
       let cost = 0;
       moves.forEach((move, i) => {
-        cost += move === 'rest' ? 6 : price(section, tonics[i]!, move - section.octave);
+        const by = move === 'rest' ? 0 : move - section.octave;
+        cost += move === 'rest' ? 6 : price(section, tonics[i]!, by, fixed[i] !== undefined);
         if (i > 0 && move !== moves[i - 1]) cost += 2;
       });
       const away = moves.filter((move) => move !== 'rest' && move !== section.octave).length;
@@ -130,7 +150,9 @@ function tryEverything(problem: LadderProblem) {
     })[0];
   };
   let best: { start: number; cost: number; moves: Move[][] } | undefined;
-  for (let start = 20; start <= 110; start += 1) {
+  const given = problem.start;
+  const from = given ?? 20;
+  for (let start = from; start <= (given ?? 110); start += 1) {
     const tonics = offsets.map((offset) => start + offset);
     const ways = problem.sections.map((section) => bestWay(section, tonics));
     if (ways.some((way) => way === undefined)) continue;
@@ -138,6 +160,9 @@ function tryEverything(problem: LadderProblem) {
     if (problem.preferredStart !== undefined) cost += Math.abs(start - problem.preferredStart);
     if (problem.goalTonic !== undefined) {
       cost += 3 * Math.max(0, problem.goalTonic - Math.max(...tonics));
+    }
+    if (problem.goalBottomTonic !== undefined) {
+      cost += 3 * Math.max(0, Math.min(...tonics) - problem.goalBottomTonic);
     }
     if (!best || cost < best.cost) best = { start, cost, moves: ways.map((way) => way!.moves) };
   }
@@ -176,6 +201,14 @@ describe('against trying everything', () => {
       octaveMoves: fc.constantFrom(undefined, [0], [0, -12]),
       preferredStart: maybe(fc.integer({ min: 50, max: 70 })),
       goalTonic: maybe(fc.integer({ min: 55, max: 75 })),
+      goalBottomTonic: maybe(fc.integer({ min: 50, max: 70 })),
+      scale: maybe(fc.constantFrom([0, 2, 4, 5, 7, 9, 11], [0, 2, 3, 5, 7, 9, 10])),
+      window: maybe(fc.tuple(fc.integer({ min: 50, max: 62 }), fc.integer({ min: 0, max: 9 }))),
+      start: maybe(fc.integer({ min: 45, max: 75 })),
+      // At most one key in four is told, so that every part still binds the start.
+      fixed: maybe(
+        fc.tuple(fc.integer({ min: 0, max: 3 }), fc.constantFrom(0, -12, -24, 12, 'rest' as const)),
+      ),
     })
     .map((r): LadderProblem => ({
       sections: r.second ? [r.first, r.second] : [r.first],
@@ -192,6 +225,13 @@ describe('against trying everything', () => {
       fraction: r.fraction,
       ...(r.preferredStart === undefined ? {} : { preferredStart: r.preferredStart }),
       ...(r.goalTonic === undefined ? {} : { goalTonic: r.goalTonic }),
+      ...(r.goalBottomTonic === undefined ? {} : { goalBottomTonic: r.goalBottomTonic }),
+      ...(r.scale === undefined ? {} : { scale: r.scale }),
+      ...(r.window ? { windows: { A: [r.window[0], r.window[0] + r.window[1]] } } : {}),
+      ...(r.start === undefined ? {} : { start: r.start }),
+      ...(r.fixed && r.fixed[0] < r.keys && (r.keys > 2 || r.start !== undefined)
+        ? { fixed: { A: { [r.fixed[0]]: r.fixed[1] } } }
+        : {}),
     }));
   it('finds the same start, cost and moves', () => {
     fc.assert(
@@ -206,7 +246,7 @@ describe('against trying everything', () => {
           expected,
         );
       }),
-      { numRuns: 150 },
+      { numRuns: 400 },
     );
   });
 });

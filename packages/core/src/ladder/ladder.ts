@@ -1,50 +1,82 @@
+import { own } from '../own';
 import type { MidiNote, PitchRange } from '../units';
-import { fitOnTonic } from '../fit/fit';
+import { fitOnTonic, stageWindow } from '../fit/fit';
 import { ladderCosts } from './costs';
 import { leastCost, partChoices, partPath, pathCost, type PartChoices } from './partPath';
 import { patternOf, type Infeasible, type Ladder, type LadderProblem } from './problem';
+import type { Voice } from '../voices/parts';
 import { keyOffsets } from './shape';
 
-/** The points of a start that do not depend on any part: away from the preferred one, short of the goal. */
-function startCost(problem: LadderProblem, start: MidiNote, highest: MidiNote): number {
-  const { preferredStart, goalTonic } = problem;
+/** The points of a start that do not depend on any part: away from the preferred one, short of the goals. */
+function startCost(problem: LadderProblem, tonics: readonly MidiNote[]): number {
+  const { preferredStart, goalTonic, goalBottomTonic } = problem;
+  const missed = (by: number, each: number) => each * Math.max(0, by);
   return (
-    (preferredStart === undefined ? 0 : ladderCosts.startMoved * Math.abs(start - preferredStart)) +
-    (goalTonic === undefined ? 0 : ladderCosts.goalMissed * Math.max(0, goalTonic - highest))
+    (preferredStart === undefined
+      ? 0
+      : ladderCosts.startMoved * Math.abs(tonics[0]! - preferredStart)) +
+    (goalTonic === undefined
+      ? 0
+      : missed(goalTonic - Math.max(...tonics), ladderCosts.goalMissed)) +
+    (goalBottomTonic === undefined
+      ? 0
+      : missed(Math.min(...tonics) - goalBottomTonic, ladderCosts.bottomGoalMissed))
   );
 }
 
-/** The starts at which every part could sing in at least one of the keys: the search stays inside. */
+/** Every note a tonic can be. */
+const anyTonic: PitchRange = [0, 127];
+
+/**
+ * The starts at which every part could sing in at least one of the keys: the search stays inside.
+ * A part that is told by hand what to do in so many keys that it may rest in all others binds nothing.
+ */
 function startsWorthTrying(problem: LadderProblem, choices: readonly PartChoices[]): PitchRange {
-  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
-  const low = choices.map(({ section, displacements, pattern: { lowest } }) => {
+  const offsets = keyOffsets(problem);
+  const { fixed, keys } = problem;
+  const binding = choices.filter(({ section }) => {
+    const told = Object.keys(own(fixed, section.id) ?? {}).length;
+    return keys - told > Math.floor(keys / 2);
+  });
+  if (binding.length === 0) return anyTonic;
+  const low = binding.map(({ section, displacements, pattern: { lowest } }) => {
     const octave = section.octave + Math.max(...displacements);
     return section.reach[0] - octave - lowest - Math.max(...offsets);
   });
-  const high = choices.map(({ section, displacements, pattern: { highest } }) => {
+  const high = binding.map(({ section, displacements, pattern: { highest } }) => {
     const octave = section.octave + Math.min(...displacements);
     return section.reach[1] - octave - highest - Math.min(...offsets);
   });
   return [Math.max(...low), Math.min(...high)];
 }
 
+/** What each part can do: within its own window, or the stage's; and what it was told to. */
 const choicesOf = (problem: LadderProblem): PartChoices[] =>
   problem.sections.map((section) =>
-    partChoices(section, patternOf(problem, section.id), problem.fraction),
+    partChoices({
+      section,
+      pattern: patternOf(problem, section.id),
+      window: windowOf(problem, section),
+      fixed: own(problem.fixed, section.id),
+    }),
   );
+
+/** Where a part should keep to. */
+const windowOf = (problem: LadderProblem, section: Voice): PitchRange =>
+  own(problem.windows, section.id) ?? stageWindow(section.comfort, problem.fraction);
+
+const tonicsFrom = (problem: LadderProblem, start: MidiNote): MidiNote[] =>
+  keyOffsets(problem).map((offset) => start + offset);
 
 function climb(
   problem: LadderProblem,
   choices: readonly PartChoices[],
   start: MidiNote,
 ): Ladder | undefined {
-  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
-  const tonics = offsets.map((offset) => start + offset);
+  const tonics = tonicsFrom(problem, start);
   const paths = choices.flatMap((part) => partPath(part, tonics) ?? []);
   if (paths.length < choices.length) return undefined;
-  const cost =
-    startCost(problem, start, Math.max(...tonics)) +
-    paths.reduce((sum, path) => sum + path.cost, 0);
+  const cost = startCost(problem, tonics) + paths.reduce((sum, path) => sum + path.cost, 0);
   return { kind: 'ladder', start, cost, tonics, paths };
 }
 
@@ -61,19 +93,22 @@ export function ladderFrom(problem: LadderProblem, start: MidiNote): Ladder | un
  * everyone else as well as can be. What a director wants sung is not taken away, it is marked.
  */
 export function ladderAnyway(problem: LadderProblem, start: MidiNote): Ladder {
-  const tonics = keyOffsets(problem.shape, problem.keys, problem.step).map((by) => start + by);
+  const tonics = tonicsFrom(problem, start);
   const beyond: string[] = [];
   const paths = choicesOf(problem).map((part) => {
     const within = partPath(part, tonics);
     if (within) return within;
-    beyond.push(part.section.id);
-    const open = { ...part.section, reach: [-Infinity, Infinity] as const };
-    const pattern = { ...part.pattern, strict: false };
-    return partPath(partChoices(open, pattern, problem.fraction), tonics)!;
+    const { section } = part;
+    beyond.push(section.id);
+    const open = {
+      section: { ...section, reach: [-Infinity, Infinity] as const },
+      pattern: { ...part.pattern, strict: false },
+      window: windowOf(problem, section),
+      fixed: own(problem.fixed, section.id),
+    };
+    return partPath(partChoices(open), tonics)!;
   });
-  const cost =
-    startCost(problem, start, Math.max(...tonics)) +
-    paths.reduce((sum, path) => sum + path.cost, 0);
+  const cost = startCost(problem, tonics) + paths.reduce((sum, path) => sum + path.cost, 0);
   return { kind: 'ladder', start, cost, tonics, paths, ...(beyond.length > 0 ? { beyond } : {}) };
 }
 
@@ -93,18 +128,19 @@ function sumWhileBelow(
 }
 
 /**
- * The best ladder: the start of least cost, of equal ones the lower, with each part's cheapest way
+ * The best ladder: the given start, or the one of least cost, of equal ones the lower, with each part's cheapest way
  * through the keys (docs/model.md, section 5). Exact over all starts.
  */
 export function bestLadder(problem: LadderProblem): Ladder | Infeasible {
   const choices = choicesOf(problem);
-  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
-  const highestOffset = Math.max(...offsets);
-  const [first, last] = startsWorthTrying(problem, choices);
+  const offsets = keyOffsets(problem);
+  const { start: given } = problem;
+  const [first, last] =
+    given === undefined ? startsWorthTrying(problem, choices) : ([given, given] as const);
   let best: { start: MidiNote; cost: number } | undefined;
   for (let start = first; start <= last; start += 1) {
     const tonics = offsets.map((offset) => start + offset);
-    const fixed = startCost(problem, start, start + highestOffset);
+    const fixed = startCost(problem, tonics);
     const most = best?.cost ?? Infinity;
     // A start that is no better even with rests to spare needs no closer look.
     if (sumWhileBelow(most, fixed, choices, (part) => leastCost(part, tonics)) >= most) continue;
@@ -112,15 +148,21 @@ export function bestLadder(problem: LadderProblem): Ladder | Infeasible {
     if (cost < most) best = { start, cost };
   }
   const ladder = best && climb(problem, choices, best.start);
-  return ladder ?? whatPreventsIt(problem, choices);
+  return (
+    ladder ?? whatPreventsIt(problem, choices, given === undefined ? anyTonic : [given, given])
+  );
 }
 
 /**
  * Which part and which end prevent any ladder: at the start where the fewest parts are stopped
  * (then the least they miss, then the lower start), the part that misses most.
  */
-function whatPreventsIt(problem: LadderProblem, choices: readonly PartChoices[]): Infeasible {
-  const offsets = keyOffsets(problem.shape, problem.keys, problem.step);
+function whatPreventsIt(
+  problem: LadderProblem,
+  choices: readonly PartChoices[],
+  [first, last]: PitchRange,
+): Infeasible {
+  const offsets = keyOffsets(problem);
   const limits = (part: PartChoices): PitchRange =>
     part.pattern.strict ? part.section.comfort : part.section.reach;
   // Begun at the part's lowest note, what is too wide for it runs out at the top.
@@ -140,7 +182,7 @@ function whatPreventsIt(problem: LadderProblem, choices: readonly PartChoices[])
       })
       .reduce((a, b) => (b.below + b.above < a.below + a.above ? b : a));
   let found: (Infeasible & { stopped: number; missed: number }) | undefined;
-  for (let start = 0; start <= 127; start += 1) {
+  for (let start = first; start <= last; start += 1) {
     const tonics = offsets.map((offset) => start + offset);
     const stopped = choices
       .filter((part) => pathCost(part, tonics) === Infinity)

@@ -1,8 +1,9 @@
 import type { MidiNote, Semitones } from '../units';
-import { fitOnTonic, stageWindow } from '../fit/fit';
+import { fitOnTonic, type Fit } from '../fit/fit';
 import type { Voice } from '../voices/parts';
 import { ladderCosts } from './costs';
-import type { LadderPattern, Move, PartPath } from './problem';
+import type { FixedMoves, LadderPattern, Move, PartPath } from './problem';
+import type { PitchRange } from '../units';
 
 /** Without a word of the exercise, a part may sing as usual, an octave down, or an octave up. */
 const usualMoves: readonly Semitones[] = [0, -12, 12];
@@ -12,8 +13,10 @@ export interface PartChoices {
   readonly section: Voice;
   readonly pattern: LadderPattern;
   readonly displacements: readonly Semitones[];
-  /** The weight on a tonic of every displacement in order, then of resting; Infinity where it is not allowed. */
-  readonly weights: (tonic: MidiNote) => readonly number[];
+  /** The weight in a key, by its tonic and place, of every displacement in order, then of resting; Infinity where it is not allowed. */
+  readonly weights: (tonic: MidiNote, place: number) => readonly number[];
+  /** Whether the part rests in this key because it was told to: such a rest is not counted. */
+  readonly restsAnyway: (place: number) => boolean;
 }
 
 const byPreference = (a: Semitones, b: Semitones): number => {
@@ -30,54 +33,82 @@ const weigh = (cost: number, rests: number, away: number): number =>
   (cost * base + rests) * base + away;
 const changeWeight = weigh(ladderCosts.change, 0, 0);
 const restWeight = weigh(ladderCosts.rest, 1, 0);
+/** A rest told by hand costs the same, and is not one of those that are counted. */
+const toldRestWeight = weigh(ladderCosts.rest, 0, 0);
 
-/** The points of one repetition in one part; Infinity where it is not allowed (docs/model.md, section 5). */
+/** The points of one repetition in one part, wherever it lies (docs/model.md, section 5). */
 function singingCost(
-  section: Voice,
-  pattern: LadderPattern,
-  fraction: number,
-): (tonic: MidiNote, displacement: Semitones) => number {
-  const [windowLow, windowHigh] = stageWindow(section.comfort, fraction);
-  return (tonic, displacement) => {
-    const fit = fitOnTonic(section, pattern, tonic, section.octave + displacement);
-    if (fit.state === 'out' || (pattern.strict && fit.state !== 'comfortable')) return Infinity;
-    return (
-      ladderCosts.outsideWindow *
-        (Math.max(0, windowLow - fit.low) + Math.max(0, fit.high - windowHigh)) +
-      ladderCosts.belowComfort * Math.max(0, -fit.roomBelow) +
-      ladderCosts.aboveComfort * Math.max(0, -fit.roomAbove) +
-      (displacement === 0 || pattern.anyOctave ? 0 : ladderCosts.awayFromUsual)
-    );
-  };
+  { section, pattern, window: [windowLow, windowHigh] }: PartSetting,
+  fit: Fit,
+  displacement: Semitones,
+): number {
+  return (
+    ladderCosts.outsideWindow *
+      (Math.max(0, windowLow - fit.low) + Math.max(0, fit.high - windowHigh)) +
+    ladderCosts.belowComfort * Math.max(0, section.comfort[0] - fit.low) +
+    ladderCosts.aboveComfort * Math.max(0, fit.high - section.comfort[1]) +
+    (displacement === 0 || pattern.anyOctave ? 0 : ladderCosts.awayFromUsual)
+  );
+}
+
+/** What a part's choices depend on. */
+export interface PartSetting {
+  readonly section: Voice;
+  readonly pattern: LadderPattern;
+  /** Where the part should keep to. */
+  readonly window: PitchRange;
+  /** What it was told to do in some keys. */
+  readonly fixed?: FixedMoves | undefined;
 }
 
 /** Prepares what a part can do with a pattern; the weights of a tonic are computed once. */
-export function partChoices(section: Voice, pattern: LadderPattern, fraction: number): PartChoices {
-  const displacements = [...new Set(pattern.octaveMoves ?? usualMoves)].sort(byPreference);
+export function partChoices(setting: PartSetting): PartChoices {
+  const { section, pattern, fixed = {} } = setting;
+  const usual = pattern.octaveMoves ?? usualMoves;
+  const told = Object.values(fixed).flatMap((move) =>
+    move === 'rest' ? [] : [move - section.octave],
+  );
+  const displacements = [...new Set([...usual, ...told])].sort(byPreference);
   const rest = (pattern.mayRest ?? true) ? restWeight : Infinity;
-  const cost = singingCost(section, pattern, fraction);
+  const weight = (tonic: MidiNote, displacement: Semitones, anyway: boolean): number => {
+    const fit = fitOnTonic(section, pattern, tonic, section.octave + displacement);
+    const isOut = fit.state === 'out' || (pattern.strict && fit.state !== 'comfortable');
+    if (isOut && !anyway) return Infinity;
+    const isAway = displacement !== 0 && !pattern.anyOctave;
+    return weigh(singingCost(setting, fit, displacement), 0, isAway ? 1 : 0);
+  };
   const known = new Map<MidiNote, readonly number[]>();
+  const free = (tonic: MidiNote): readonly number[] => {
+    const found = known.get(tonic);
+    if (found) return found;
+    const weights = displacements.map((displacement) =>
+      usual.includes(displacement) ? weight(tonic, displacement, false) : Infinity,
+    );
+    weights.push(rest);
+    known.set(tonic, weights);
+    return weights;
+  };
+  const toldTo = (tonic: MidiNote, move: Move): readonly number[] => [
+    ...displacements.map((displacement) =>
+      move === section.octave + displacement ? weight(tonic, displacement, true) : Infinity,
+    ),
+    move === 'rest' ? toldRestWeight : Infinity,
+  ];
   return {
     section,
     pattern,
     displacements,
-    weights: (tonic) => {
-      const found = known.get(tonic);
-      if (found) return found;
-      const weights = displacements.map((displacement) =>
-        weigh(cost(tonic, displacement), 0, displacement === 0 || pattern.anyOctave ? 0 : 1),
-      );
-      weights.push(rest);
-      known.set(tonic, weights);
-      return weights;
+    weights: (tonic, place) => {
+      const move = fixed[place];
+      return move === undefined ? free(tonic) : toldTo(tonic, move);
     },
+    restsAnyway: (place) => fixed[place] === 'rest',
   };
 }
 
 /** For each key, the weight of every action: the displacements in order, then resting. */
-function ownWeights(choices: PartChoices, tonics: readonly MidiNote[]): (readonly number[])[] {
-  return tonics.map((tonic) => choices.weights(tonic));
-}
+const ownWeights = (choices: PartChoices, tonics: readonly MidiNote[]): (readonly number[])[] =>
+  tonics.map((tonic, place) => choices.weights(tonic, place));
 
 function least(values: readonly number[]): number {
   let smallest = Infinity;
@@ -89,13 +120,17 @@ function least(values: readonly number[]): number {
  * The cheapest action at every key from the last to the first. `toGo[i][r][a]` is the weight from
  * key i to the end when action a is taken there and r rests are still allowed after the keys before.
  */
-function weightsToGo(own: readonly (readonly number[])[], budget: number): number[][][] {
+function weightsToGo(
+  choices: PartChoices,
+  own: readonly (readonly number[])[],
+  budget: number,
+): number[][][] {
   const rest = (own[0]?.length ?? 0) - 1;
   const toGo: number[][][] = Array.from({ length: own.length }, () => []);
   for (let i = own.length - 1; i >= 0; i -= 1) {
     for (let r = 0; r <= budget; r += 1) {
       toGo[i]![r] = own[i]!.map((weight, action) => {
-        const left = action === rest ? r - 1 : r;
+        const left = action === rest && !choices.restsAnyway(i) ? r - 1 : r;
         if (left < 0 || weight === Infinity) return Infinity;
         const next = toGo[i + 1]?.[left];
         if (!next) return weight;
@@ -114,7 +149,7 @@ function leastWeight(choices: PartChoices, tonics: readonly MidiNote[]): number 
   const toGo = new Float64Array(actions);
   let smallest = 0;
   for (let i = tonics.length - 1; i >= 0; i -= 1) {
-    const own = choices.weights(tonics[i]!);
+    const own = choices.weights(tonics[i]!, i);
     const changed = smallest + changeWeight;
     let next = Infinity;
     for (let action = 0; action < actions; action += 1) {
@@ -141,19 +176,21 @@ export function pathCost(choices: PartChoices, tonics: readonly MidiNote[]): num
   const free = leastWeight(choices, tonics);
   const budget = Math.floor(tonics.length / 2);
   if (free === Infinity || restsOfWeight(free) <= budget) return costOfWeight(free);
-  return costOfWeight(least(weightsToGo(ownWeights(choices, tonics), budget)[0]![budget]!));
+  return costOfWeight(
+    least(weightsToGo(choices, ownWeights(choices, tonics), budget)[0]![budget]!),
+  );
 }
 
 /**
  * A part's cheapest way through the tonics: exact, by dynamic programming over what it does and
- * the rests it may still take (at most half of the keys). Of equal costs: fewest rests, then fewest
+ * the rests it may still take (at most half of the keys, those told by hand not counted). Of equal costs: fewest rests, then fewest
  * keys away from the usual octave, then as usual for longest, then down before up before rest.
  * Undefined when there is no way.
  */
 export function partPath(choices: PartChoices, tonics: readonly MidiNote[]): PartPath | undefined {
   const own = ownWeights(choices, tonics);
   const budget = Math.floor(tonics.length / 2);
-  const toGo = weightsToGo(own, budget);
+  const toGo = weightsToGo(choices, own, budget);
   const total = least(toGo[0]?.[budget] ?? []);
   if (total === Infinity) return undefined;
   const restAction = choices.displacements.length;
@@ -165,7 +202,7 @@ export function partPath(choices: PartChoices, tonics: readonly MidiNote[]): Par
       before >= 0 && action !== before ? weight + changeWeight : weight,
     );
     before = weights.indexOf(least(weights));
-    if (before === restAction) left -= 1;
+    if (before === restAction && !choices.restsAnyway(i)) left -= 1;
     moves.push(
       before === restAction ? 'rest' : choices.section.octave + choices.displacements[before]!,
     );

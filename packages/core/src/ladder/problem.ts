@@ -1,9 +1,9 @@
 import { own } from '../own';
 import type { Span } from '../units';
-import type { MidiNote, Semitones } from '../units';
+import type { MidiNote, PitchRange, Semitones } from '../units';
 import type { Voice } from '../voices/parts';
 
-import type { Shape } from './shape';
+import type { Climb } from './shape';
 
 /** A pattern as a ladder sees it. */
 export interface LadderPattern extends Span {
@@ -18,23 +18,29 @@ export interface LadderPattern extends Span {
 }
 
 /** Everything the choice of keys depends on (docs/model.md, section 5). */
-export interface LadderProblem {
+export interface LadderProblem extends Climb {
   readonly sections: readonly Voice[];
   /** What every part sings that has nothing of its own. */
   readonly pattern: LadderPattern;
   /** What single parts sing instead, by their ids: the holders of a drone, a line of their own. */
   readonly own?: Readonly<Record<string, LadderPattern>>;
-  readonly shape: Shape;
-  /** How many keys, at least 1. */
-  readonly keys: number;
-  /** From key to key, at least 1. */
-  readonly step: Semitones;
   /** The stage's share of the comfort, above 0 and at most 1. */
   readonly fraction: number;
+  /** Windows of single parts in place of the stage's, by their ids: the lowest and highest note. */
+  readonly windows?: Readonly<Record<string, PitchRange>>;
+  /** The first tonic where it was chosen by hand. */
+  readonly start?: MidiNote;
   readonly preferredStart?: MidiNote;
   /** A tonic the ladder should reach at its highest. */
   readonly goalTonic?: MidiNote;
+  /** A tonic the ladder should reach at its lowest. */
+  readonly goalBottomTonic?: MidiNote;
+  /** What single parts do in single keys because it was chosen by hand: by part and place of the key. */
+  readonly fixed?: Readonly<Record<string, FixedMoves>>;
 }
+
+/** What a part does in some of the keys, by the key's place in the ladder. */
+export type FixedMoves = Readonly<Record<number, Move>>;
 
 /** What one part sings. */
 export const patternOf = (

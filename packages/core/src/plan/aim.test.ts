@@ -12,11 +12,19 @@ const music: PitchedMusic = {
   ],
 };
 const choices: SegmentChoices = {
-  ...{ talk: 0, demonstrate: false, tempo: 60, repetitions: 3, verses: 1 },
+  ...{ talk: 0, demonstrate: 'no', tempo: 60, repetitions: 3, verses: 1 },
   ...{ shape: 'up', step: 1, start: null },
 };
 const exercise = (aim: Aim): PlannedExercise => ({
-  ...{ phase: 'piece', music, countIn: 0, breathBeats: 1, keyChangeBeats: 2, aim },
+  ...{
+    phase: 'piece',
+    anchor: 'middle',
+    music,
+    countIn: 0,
+    breathBeats: 1,
+    keyChangeBeats: 2,
+    aim,
+  },
 });
 const sections = usualSections(mixedChoir);
 const keys = (aim: Aim, changed: Partial<SegmentChoices> = {}) =>

@@ -6,6 +6,7 @@ const segment: PlannedSegment = {
   id: 's',
   exercise: {
     phase: 'range',
+    anchor: 'middle',
     music: {
       kind: 'pattern',
       mode: 'major',
@@ -20,7 +21,7 @@ const segment: PlannedSegment = {
   },
   choices: {
     talk: 0,
-    demonstrate: false,
+    demonstrate: 'no',
     tempo: 60,
     repetitions: 5,
     verses: 1,

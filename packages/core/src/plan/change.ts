@@ -29,7 +29,7 @@ const whatIsSung = ({ repetitions }: ComputedSegment): string =>
   JSON.stringify(
     repetitions.map(({ tonic, parts }) => [
       tonic,
-      parts.map((one) => (one.does === 'rest' ? 'rest' : one.tonic)),
+      parts.map((one) => (one.does === 'sing' ? one.tonic : one.does)),
     ]),
   );
 
@@ -42,7 +42,7 @@ function misfitsOf(before: ComputedSegment, was: Tonight, now: Tonight): Misfit[
   };
   return before.repetitions.flatMap(({ tonic, parts }) =>
     parts.flatMap((one): Misfit[] => {
-      if (one.does === 'rest' || tonic === undefined) return [];
+      if (one.does !== 'sing' || tonic === undefined) return [];
       const { low, high } = one.fit;
       const then = beyond(was, one.part, low, high);
       const today = beyond(now, one.part, low, high);

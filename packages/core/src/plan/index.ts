@@ -1,4 +1,5 @@
 export * from './aim';
+export { anchoredSections, speechZoneOf } from './anchor';
 export * from './change';
 export * from './keys';
 export * from './order';

@@ -1,16 +1,17 @@
 import type { MidiNote, Semitones } from '../units';
 import { spanOf, type Music, type PitchedMusic } from '../exercise/music';
 import { partAction, spanOfPart } from '../exercise/roles';
-import { climbingPhases, phaseFraction } from '../exercise/vocabulary';
+import { phaseFraction } from '../exercise/vocabulary';
+import { modes } from '../pitch';
 import {
   bestChordLadder,
   bestLadder,
   chordLadderFrom,
-  goalTonic,
   keyOffsets,
   ladderAnyway,
   type ChordLadder,
   type ChordProblem,
+  type Climb,
   type Infeasible,
   type Ladder,
   type LadderPattern,
@@ -20,6 +21,7 @@ import type { PartNeed } from '../evening/needs';
 import type { Condition } from '../voices/condition';
 import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';
+import { anchoredSections, anchoring } from './anchor';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
 /**
@@ -73,58 +75,66 @@ function ownPatterns(
   return own;
 }
 
+/** How the keys of a segment move, as it was chosen. */
+const climbOf = (
+  { mode }: PitchedMusic,
+  { shape, repetitions: keys, step, bySteps }: SegmentChoices,
+): Climb => ({ shape, keys, step, ...(bySteps ? { scale: modes[mode].scale } : {}) });
+
 /** The ladder problem of a pitched exercise other than a chord. */
 function ladderProblem(
   exercise: PlannedExercise,
+  music: PitchedMusic,
   choices: SegmentChoices,
   tonight: Tonight,
 ): LadderProblem {
-  const span = spanOf(exercise.music) ?? { lowest: 0, highest: 0 };
+  const { aim, anchor, phase } = exercise;
+  const span = spanOf(music) ?? { lowest: 0, highest: 0 };
+  const sections = anchoredSections(anchor, tonight.sections);
   const { fraction, strict, octaveMoves, mayRest } = exercise.keys ?? {};
-  const common = {
+  const given = (moves: readonly Semitones[] | undefined) => ({
     ...(strict === undefined ? {} : { strict }),
-    ...(octaveMoves === undefined ? {} : { octaveMoves }),
+    ...(moves === undefined ? {} : { octaveMoves: moves }),
     ...(mayRest === undefined ? {} : { mayRest }),
-  };
-  const { aim } = exercise;
-  const own = ownPatterns(exercise.music, tonight.sections, common);
+  });
+  const places = new Map(sections.map(({ id }, place) => [id, place]));
+  const spanIn = (part: string) =>
+    spanOfPart(music, places.get(part) ?? 0, sections.length) ?? span;
+  const anchored = anchoring(anchor, sections, spanIn, tonight.needs);
+  const common = given(octaveMoves ?? anchored.octaveMoves);
+  const own = ownPatterns(music, sections, common);
   // Who has the trouble sings it where it is written, never an octave away.
   if (aim) {
     own[aim.part] = { ...(own[aim.part] ?? { ...span, ...common }), octaveMoves: [0] };
   }
-  const alike = Object.keys(own).length === 0;
-  const goal =
-    aim?.tonic ??
-    (alike && climbingPhases.includes(exercise.phase)
-      ? goalTonic(tonight.sections, span, tonight.needs)
-      : undefined);
-  const climb = Math.max(...keyOffsets(choices.shape, choices.repetitions, choices.step));
+  const { windows, goalBottomTonic } = anchored;
+  const goal = aim?.tonic ?? anchored.goalTonic;
+  const climb = climbOf(music, choices);
   return {
-    sections: tonight.sections,
+    ...climb,
+    sections,
     pattern: { ...span, ...common },
-    ...(alike ? {} : { own }),
-    shape: choices.shape,
-    keys: choices.repetitions,
-    step: choices.step,
-    fraction: fraction ?? phaseFraction[exercise.phase],
+    ...(Object.keys(own).length === 0 ? {} : { own }),
+    fraction: fraction ?? anchored.fraction ?? phaseFraction[phase],
+    ...(windows === undefined ? {} : { windows }),
     ...(goal === undefined ? {} : { goalTonic: goal }),
-    ...(aim ? { preferredStart: aim.tonic - climb } : {}),
+    ...(goalBottomTonic === undefined ? {} : { goalBottomTonic }),
+    ...(aim ? { preferredStart: aim.tonic - Math.max(...keyOffsets(climb)) } : {}),
   };
 }
 
 function chordProblem(
-  exercise: PlannedExercise,
-  tones: readonly Semitones[],
+  { anchor, keys, phase }: PlannedExercise,
+  music: Extract<PitchedMusic, { kind: 'chord' }>,
   choices: SegmentChoices,
   tonight: Tonight,
 ): ChordProblem {
   return {
-    sections: tonight.sections,
-    tones,
-    shape: choices.shape,
-    keys: choices.repetitions,
-    step: choices.step,
-    fraction: exercise.keys?.fraction ?? phaseFraction[exercise.phase],
+    ...climbOf(music, choices),
+    sections: anchoredSections(anchor, tonight.sections),
+    tones: music.tones,
+    fraction: keys?.fraction ?? phaseFraction[phase],
+    ...(music.distinct ? { distinct: true } : {}),
   };
 }
 
@@ -156,13 +166,13 @@ export function keysOf(
 ): SegmentKeys {
   const { start } = choices;
   if (music.kind === 'chord') {
-    const problem = chordProblem(exercise, music.tones, choices, tonight);
+    const problem = chordProblem(exercise, music, choices, tonight);
     const best = remembered(problem, null, () => bestChordLadder(problem));
     const sung =
       start === null ? best : remembered(problem, start, () => chordLadderFrom(problem, start));
     return { kind: 'chord', problem, best, sung };
   }
-  const problem = ladderProblem(exercise, choices, tonight);
+  const problem = ladderProblem(exercise, music, choices, tonight);
   const best = bestLadder(problem);
   const found = best.kind === 'ladder' ? best : undefined;
   const isBest = start === null || start === found?.start;

@@ -8,7 +8,7 @@ import { computeSegment } from './segment';
 
 const choices: SegmentChoices = {
   talk: 0,
-  demonstrate: false,
+  demonstrate: 'no',
   tempo: 60,
   repetitions: 3,
   verses: 1,
@@ -26,6 +26,7 @@ const compute = (
       id: 'one',
       exercise: {
         phase: 'listening',
+        anchor: 'middle',
         music,
         countIn: 0,
         breathBeats: 0,
@@ -191,6 +192,7 @@ describe('a chord asked for again', () => {
       }));
       const exercise = {
         phase: 'listening',
+        anchor: 'middle',
         music: { kind: 'chord', mode: 'major', tones: [0, 4, 7], beats: 4, syllable: 'oo' },
         countIn: 0,
         breathBeats: 0,

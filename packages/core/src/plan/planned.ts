@@ -1,11 +1,14 @@
 import type { Beats, BeatsPerMinute, MidiNote, Seconds, Semitones } from '../units';
 import type { Music } from '../exercise/music';
-import type { Phase } from '../exercise/vocabulary';
+import type { Anchor, Phase } from '../exercise/vocabulary';
 import type { Shape } from '../ladder';
+import type { Demonstration, Reset } from '../timing';
 
 /** What the computation needs to know of an exercise. */
 export interface PlannedExercise {
   readonly phase: Phase;
+  /** Where on the voice it lives. */
+  readonly anchor: Anchor;
   readonly music: Music;
   readonly countIn: Beats;
   readonly breathBeats: Beats;
@@ -33,14 +36,24 @@ export interface Aim {
 /** What the director chose for a segment. */
 export interface SegmentChoices {
   readonly talk: Seconds;
-  readonly demonstrate: boolean;
+  /** What is said between two keys, and at the end; nothing when it is not said. */
+  readonly coach?: Seconds | undefined;
+  readonly after?: Seconds | undefined;
+  readonly reset?: Reset | undefined;
+  readonly demonstrate: Demonstration;
+  /** Whether every pass is counted in, or only the first. */
+  readonly countInEach?: boolean | undefined;
   readonly tempo: BeatsPerMinute;
+  /** Beats a minute by which each pass is quicker than the one before. */
+  readonly tempoStep?: number | undefined;
   /** Keys of what is pitched; rounds of breath; times through what is spoken or moved. */
   readonly repetitions: number;
   /** How often in each key. */
   readonly verses: number;
   readonly shape: Shape;
-  readonly step: Semitones;
+  /** From key to key: semitones, or steps of the music's own scale. */
+  readonly step: number;
+  readonly bySteps?: boolean | undefined;
   /** A start chosen by hand, or null for the best one. */
   readonly start: MidiNote | null;
 }

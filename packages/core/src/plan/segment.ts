@@ -1,10 +1,10 @@
 import type { Repetition, Sounding } from '../fit/sounding';
-import { beatsOf, isPitched } from '../exercise/music';
+import { beatsOf, hasKeys, isPitched, onOwnPitch, type Music } from '../exercise/music';
 import { fitOf, fitOnTonic } from '../fit/fit';
 import { patternOf } from '../ladder';
-import { bodySeconds, breathRounds, breathSeconds, keyTimes, patternSeconds } from '../timing';
+import { breathRounds, keyTimes, movementSeconds, patternSeconds } from '../timing';
 import type { PatternTiming } from '../timing';
-import type { Seconds } from '../units';
+import { beatsToSeconds, type Seconds } from '../units';
 import { keysOf, type SegmentKeys, type Tonight } from './keys';
 import type { PlannedExercise, PlannedSegment, SegmentChoices } from './planned';
 
@@ -40,34 +40,59 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
   });
 }
 
-/** The timing of a segment that is counted in beats of a pattern. */
-function timingOf(exercise: PlannedExercise, choices: SegmentChoices): PatternTiming {
-  const pitched = isPitched(exercise.music);
+/** The timing of a segment that is sung in keys or spoken. */
+export function timingOf(
+  { music, ...exercise }: PlannedExercise,
+  choices: SegmentChoices,
+): PatternTiming {
+  const pitched = isPitched(music);
+  const { repetitions, verses, ...chosen } = choices;
   return {
-    talk: choices.talk,
-    demonstrate: choices.demonstrate,
+    ...chosen,
     countIn: exercise.countIn,
-    keys: pitched ? choices.repetitions : 1,
-    verses: pitched ? choices.verses : choices.repetitions,
-    patternBeats: beatsOf(exercise.music),
+    keys: pitched ? repetitions : 1,
+    verses: pitched ? verses : repetitions,
+    patternBeats: beatsOf(music),
     breathBeats: exercise.breathBeats,
     keyChangeBeats: exercise.keyChangeBeats,
-    tempo: choices.tempo,
   };
 }
 
+/** What happens in a segment without keys, and how long each takes; undefined for what is moved through keys or spoken. */
+function roundsOf(
+  music: Music,
+  { repetitions, tempo }: SegmentChoices,
+): readonly Seconds[] | undefined {
+  const own = onOwnPitch(music);
+  if (own) {
+    const each = beatsToSeconds(beatsOf(music), tempo) + own.recovery;
+    return Array.from({ length: repetitions }, () => each);
+  }
+  if (music.kind === 'body') {
+    return music.moves.map((move) => movementSeconds(move) * repetitions);
+  }
+  if (music.kind !== 'breath') return undefined;
+  return breathRounds({ ...music, rounds: repetitions, tempo }).map((round) =>
+    beatsToSeconds(round.in + round.hold + round.out + round.rest, tempo),
+  );
+}
+
+const sumOf = (lengths: readonly Seconds[]): Seconds =>
+  lengths.reduce((sum, seconds) => sum + seconds, 0);
+
 /** How long a segment takes, talk and all, whatever its keys. */
 export function segmentSeconds(exercise: PlannedExercise, choices: SegmentChoices): Seconds {
-  const { music } = exercise;
-  const { talk, repetitions, tempo } = choices;
-  if (music.kind === 'body') {
-    return talk + bodySeconds(music.moves.length * repetitions, music.seconds);
-  }
-  if (music.kind === 'breath') {
-    return talk + breathSeconds({ ...music, rounds: repetitions, tempo });
-  }
+  const rounds = roundsOf(exercise.music, choices);
+  if (rounds) return choices.talk + sumOf(rounds) + (choices.after ?? 0);
   return patternSeconds(timingOf(exercise, choices));
 }
+
+/** On an own pitch every part is at ease: what is drawn is its comfort. */
+const atEase = (sections: Tonight['sections']): Sounding[] =>
+  sections.map((section) => {
+    const [low, high] = section.comfort;
+    return { part: section.id, does: 'own', fit: fitOf(section, low, high) };
+  });
 
 /** Computes one segment: its length, its keys and what sounds when. Pure; the same input gives the same answer. */
 export function computeSegment(
@@ -76,46 +101,26 @@ export function computeSegment(
 ): ComputedSegment {
   const { music } = exercise;
   const { talk } = choices;
-  if (music.kind === 'body') {
-    const repetitions = music.moves.map((_, i) => ({
-      at: talk + i * music.seconds * choices.repetitions,
-      seconds: music.seconds * choices.repetitions,
+  const seconds = segmentSeconds(exercise, choices);
+  const rounds = roundsOf(music, choices);
+  if (rounds) {
+    const parts = onOwnPitch(music) ? atEase(tonight.sections) : [];
+    const repetitions = rounds.map((length, i) => ({
+      at: talk + sumOf(rounds.slice(0, i)),
+      seconds: length,
       tonic: undefined,
-      parts: [],
+      parts,
     }));
-    return {
-      id,
-      talk,
-      seconds: segmentSeconds(exercise, choices),
-      keys: { kind: 'none' },
-      repetitions,
-    };
+    return { id, talk, seconds, keys: { kind: 'none' }, repetitions };
   }
-  if (music.kind === 'breath') {
-    const timing = { ...music, rounds: choices.repetitions, tempo: choices.tempo };
-    let at = talk;
-    const repetitions = breathRounds(timing).map((round) => {
-      const seconds = ((round.in + round.hold + round.out + round.rest) * 60) / choices.tempo;
-      at += seconds;
-      return { at: at - seconds, seconds, tonic: undefined, parts: [] };
-    });
-    return {
-      id,
-      talk,
-      seconds: segmentSeconds(exercise, choices),
-      keys: { kind: 'none' },
-      repetitions,
-    };
-  }
-  const timing = timingOf(exercise, choices);
-  const keys: SegmentKeys = isPitched(music)
+  const keys: SegmentKeys = hasKeys(music)
     ? keysOf(exercise, music, choices, tonight)
     : { kind: 'none' };
   const tonics = keys.kind === 'none' ? undefined : keys.sung?.tonics;
-  const repetitions = keyTimes(timing).map((time, i) => ({
+  const repetitions = keyTimes(timingOf(exercise, choices)).map((time, i) => ({
     ...time,
     tonic: tonics?.[i],
     parts: soundingIn(keys, i),
   }));
-  return { id, talk, seconds: segmentSeconds(exercise, choices), keys, repetitions };
+  return { id, talk, seconds, keys, repetitions };
 }

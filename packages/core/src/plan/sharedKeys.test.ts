@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Music } from '../exercise';
+import type { Anchor, Music } from '../exercise';
 import { mixedChoir } from '../voices/parts';
 import { canVoice, voiceChords } from '../ladder/chord';
 import { sharedTonics } from '../fit/fit';
@@ -11,13 +11,16 @@ const pattern = (...offsets: readonly number[]): Music => ({
   notes: offsets.map((offset) => ({ offset, beats: 1 })),
 });
 
+const keysOf = (music: Music, sections: typeof mixedChoir, anchor: Anchor = 'middle') =>
+  sharedKeys({ music, anchor }, sections);
+
 describe('the keys that suit everyone', () => {
   it('are the shared tonics of a pattern', () => {
     fc.assert(
       fc.property(fc.array(fc.integer({ min: -5, max: 16 }), { minLength: 1 }), (offsets) => {
         const span = { lowest: Math.min(...offsets), highest: Math.max(...offsets) };
         const range = sharedTonics(mixedChoir, span);
-        const keys = sharedKeys(pattern(...offsets), mixedChoir)!;
+        const keys = keysOf(pattern(...offsets), mixedChoir)!;
         expect([keys[0], keys.at(-1), keys.length]).toEqual(
           range ? [range[0], range[1], range[1] - range[0] + 1] : [undefined, undefined, 0],
         );
@@ -35,7 +38,7 @@ describe('the keys that suit everyone', () => {
       over,
     };
     // Sopranos, altos and tenors can from D4 to D5; a bass finds each of these notes in an octave of its own.
-    const keys = sharedKeys(drone, mixedChoir)!;
+    const keys = keysOf(drone, mixedChoir)!;
     expect([keys[0], keys.at(-1)]).toEqual([62, 74]);
     expect(keys).toHaveLength(13);
   });
@@ -47,12 +50,19 @@ describe('the keys that suit everyone', () => {
       beats: 4,
       syllable: 'oo',
     };
-    expect(sharedKeys(chord, mixedChoir)).toHaveLength(12);
+    expect(keysOf(chord, mixedChoir)).toHaveLength(12);
     const narrow = mixedChoir.map((part) => ({ ...part, comfort: [60, 60] as const }));
-    expect(sharedKeys(chord, narrow)).toEqual([]);
+    expect(keysOf(chord, narrow)).toEqual([]);
+  });
+  it('are those at the women’s sounding pitch for what is sung light, and where voices speak for speech', () => {
+    // Sopranos from D4, altos to D5; tenors D4 to C5 and basses B3 to A4 there.
+    expect(keysOf(pattern(0, 4), mixedChoir, 'light')).toEqual([62, 63, 64, 65]);
+    // Sopranos' comfort is widened down to where they speak.
+    const speech = keysOf(pattern(0), mixedChoir, 'speech')!;
+    expect(speech[0]).toBe(57);
   });
   it('are not asked of what has no pitch', () => {
-    expect(sharedKeys({ kind: 'body', moves: ['x'], seconds: 1 }, mixedChoir)).toBeUndefined();
+    expect(keysOf({ kind: 'body', moves: [] }, mixedChoir)).toBeUndefined();
   });
 });
 

@@ -1,8 +1,9 @@
-import { isPitched, type Music } from '../exercise/music';
+import { hasKeys, type Music } from '../exercise/music';
+import type { Anchor } from '../exercise/vocabulary';
 import { partAction, spanOfPart } from '../exercise/roles';
 import { canVoice } from '../ladder/chord';
 import type { MidiNote, PitchRange } from '../units';
-import type { Voice } from '../voices/parts';
+import { anchoredSections, type AnchoredVoice } from './anchor';
 
 /** The starts a chord is tried on: one of every pitch class, around middle C. */
 const chordRoots = Array.from({ length: 12 }, (_, i) => 55 + i);
@@ -13,14 +14,19 @@ const inSomeOctave = (note: MidiNote, [low, high]: PitchRange): boolean =>
 
 /**
  * The keys in which every part is comfortable as it usually sings: tonics in the treble octave, for
- * a chord its roots, one of each name. Undefined for what has no keys (docs/model.md, section 4).
+ * a chord its roots, one of each name. What is sung light or where voices speak is comfortable as it
+ * lies there. Undefined for what has no keys (docs/model.md, sections 4 and 5).
  */
-export function sharedKeys(music: Music, sections: readonly Voice[]): MidiNote[] | undefined {
-  if (!isPitched(music)) return undefined;
+export function sharedKeys(
+  { music, anchor }: { readonly music: Music; readonly anchor: Anchor },
+  voices: readonly AnchoredVoice[],
+): MidiNote[] | undefined {
+  if (!hasKeys(music)) return undefined;
+  const sections = anchoredSections(anchor, voices);
   if (music.kind === 'chord') {
     // Inside the comfort is asked for, so the comfort is all there is.
     const inComfort = sections.map((section) => ({ ...section, reach: section.comfort }));
-    const setting = { sections: inComfort, tones: music.tones };
+    const setting = { sections: inComfort, tones: music.tones, distinct: music.distinct };
     return chordRoots.filter((root) => canVoice(setting, root));
   }
   const parts = sections.map(({ comfort, octave }, place) => {

@@ -16,6 +16,7 @@ const music: Music = {
 const exercise = {
   name: 'Try',
   phase: 'range',
+  anchor: 'middle',
   music,
   countIn: 3,
   breathBeats: 2,
@@ -23,7 +24,7 @@ const exercise = {
 } as const;
 const choices = {
   talk: 0,
-  demonstrate: false,
+  demonstrate: 'no',
   tempo: 60,
   repetitions: 2,
   verses: 2,

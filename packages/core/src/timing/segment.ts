@@ -1,51 +1,140 @@
 import { beatsToSeconds, type Beats, type BeatsPerMinute, type Seconds } from '../units';
 
-/** What the length of a sung or spoken segment depends on. */
+/** When the leader sings it first, the singers silent. */
+export const demonstrations = ['no', 'once', 'each key'] as const;
+export type Demonstration = (typeof demonstrations)[number];
+
+/** A shake-out or a look at the posture every so many repetitions; no segment of its own. */
+export interface Reset {
+  readonly seconds: Seconds;
+  /** At least 1. */
+  readonly every: number;
+}
+
+/** What the length of a sung or spoken segment depends on; what is left out is nothing. */
 export interface PatternTiming {
   /** Explanation before it. */
-  readonly talk: Seconds;
-  /** Whether the leader sings it once first. */
-  readonly demonstrate: boolean;
-  readonly countIn: Beats;
+  readonly talk?: Seconds | undefined;
+  /** What is said between two keys. */
+  readonly coach?: Seconds | undefined;
+  /** What is said at the end. */
+  readonly after?: Seconds | undefined;
+  readonly reset?: Reset | undefined;
+  readonly demonstrate?: Demonstration | undefined;
+  readonly countIn?: Beats | undefined;
+  /** Whether every repetition is counted in, or only the first. */
+  readonly countInEach?: boolean | undefined;
   /** At least 1. */
   readonly keys: number;
   /** How often it is sung in each key, at least 1. */
   readonly verses: number;
   readonly patternBeats: Beats;
   /** After each repetition. */
-  readonly breathBeats: Beats;
+  readonly breathBeats?: Beats | undefined;
   /** Between keys, for the chord that leads to the next. */
-  readonly keyChangeBeats: Beats;
+  readonly keyChangeBeats?: Beats | undefined;
+  readonly tempo: BeatsPerMinute;
+  /** Beats a minute by which each repetition is quicker than the one before; the breath after it goes with it. */
+  readonly tempoStep?: number | undefined;
+}
+
+/** One repetition in its time: from the segment's start to its last note. */
+export interface RepetitionTime {
+  readonly key: number;
+  readonly verse: number;
+  readonly at: Seconds;
+  readonly seconds: Seconds;
+  /** The tempo it is sung at. */
   readonly tempo: BeatsPerMinute;
 }
 
-/** When the segment's first note sounds, counted from its start. */
-function firstNoteAt(timing: PatternTiming): Seconds {
-  const demonstration = timing.demonstrate ? timing.patternBeats : 0;
-  return timing.talk + beatsToSeconds(demonstration + timing.countIn, timing.tempo);
+/**
+ * Every repetition of a sung or spoken segment in its time, and how long the whole takes (docs/model.md, section 6).
+ * @throws RangeError where the tempo step slows it to a standstill.
+ */
+export function segmentTimes(timing: PatternTiming): {
+  readonly repetitions: readonly RepetitionTime[];
+  readonly seconds: Seconds;
+} {
+  const { talk = 0, coach = 0, after = 0, reset, demonstrate = 'no' } = timing;
+  const { countIn = 0, countInEach, breathBeats = 0, keyChangeBeats = 0 } = timing;
+  const { keys, verses, patternBeats, tempo, tempoStep = 0 } = timing;
+  const repetitions: RepetitionTime[] = [];
+  const count = keys * verses;
+  let at: Seconds = talk;
+  for (let i = 0; i < count; i += 1) {
+    const now = tempo + i * tempoStep;
+    if (now <= 0) throw new RangeError(`Repetition ${i + 1} would have no tempo left.`);
+    const key = Math.floor(i / verses);
+    const verse = i % verses;
+    const pass = (beats: Beats): void => {
+      at += beatsToSeconds(beats, now);
+    };
+    const opensKey = verse === 0;
+    if (demonstrate === 'once' ? i === 0 : demonstrate === 'each key' && opensKey) {
+      pass(patternBeats);
+    }
+    if (countInEach || i === 0) pass(countIn);
+    repetitions.push({ key, verse, at, seconds: beatsToSeconds(patternBeats, now), tempo: now });
+    pass(patternBeats);
+    if (i === count - 1) break;
+    pass(breathBeats);
+    if (verse === verses - 1) {
+      pass(keyChangeBeats);
+      at += coach;
+    }
+    if (reset && (i + 1) % reset.every === 0) at += reset.seconds;
+  }
+  return { repetitions, seconds: at + after };
 }
 
-/** The length of a sung or spoken segment: talk, demonstration, count-in and repetitions (docs/model.md, section 6). */
-export function patternSeconds(timing: PatternTiming): Seconds {
-  const repetitions = timing.keys * timing.verses;
-  const beats =
-    repetitions * timing.patternBeats +
-    (repetitions - 1) * timing.breathBeats +
-    (timing.keys - 1) * timing.keyChangeBeats;
-  return firstNoteAt(timing) + beatsToSeconds(beats, timing.tempo);
+/** How often each thing happens in a sung or spoken segment. */
+export interface PatternCounts {
+  readonly repetitions: number;
+  readonly demonstrations: number;
+  readonly countIns: number;
+  readonly breaths: number;
+  readonly keyChanges: number;
+  readonly resets: number;
 }
+
+/** How often everything happens that the length of a segment is the sum of. */
+export function patternCounts(timing: PatternTiming): PatternCounts {
+  const { keys, verses, demonstrate = 'no', countIn = 0, countInEach, reset } = timing;
+  const repetitions = keys * verses;
+  return {
+    repetitions,
+    demonstrations: { no: 0, once: 1, 'each key': keys }[demonstrate],
+    countIns: countIn === 0 ? 0 : countInEach ? repetitions : 1,
+    breaths: repetitions - 1,
+    keyChanges: keys - 1,
+    resets: reset ? Math.floor((repetitions - 1) / reset.every) : 0,
+  };
+}
+
+/** The beats of a sung or spoken segment, what is only said left out. */
+export function patternBeats(timing: PatternTiming): Beats {
+  const { countIn = 0, breathBeats = 0, keyChangeBeats = 0 } = timing;
+  const counts = patternCounts(timing);
+  return (
+    (counts.repetitions + counts.demonstrations) * timing.patternBeats +
+    counts.countIns * countIn +
+    counts.breaths * breathBeats +
+    counts.keyChanges * keyChangeBeats
+  );
+}
+
+/** The length of a sung or spoken segment, from the talk before it to what is said at its end (docs/model.md, section 6). */
+export const patternSeconds = (timing: PatternTiming): Seconds => segmentTimes(timing).seconds;
 
 /** When each key begins, counted from the segment's start, and how long it is sung. */
 export function keyTimes(timing: PatternTiming): { at: Seconds; seconds: Seconds }[] {
-  const first = firstNoteAt(timing);
-  const perVerse = timing.patternBeats + timing.breathBeats;
-  const sung = timing.verses * perVerse - timing.breathBeats;
-  return Array.from({ length: timing.keys }, (_, key) => ({
-    at:
-      first +
-      beatsToSeconds(key * (timing.verses * perVerse + timing.keyChangeBeats), timing.tempo),
-    seconds: beatsToSeconds(sung, timing.tempo),
-  }));
+  const { repetitions } = segmentTimes(timing);
+  return Array.from({ length: timing.keys }, (_, key) => {
+    const first = repetitions[key * timing.verses]!;
+    const last = repetitions[(key + 1) * timing.verses - 1]!;
+    return { at: first.at, seconds: last.at + last.seconds - first.at };
+  });
 }
 
 /** The counts of one breath: in, held, out, at rest. */
@@ -56,23 +145,28 @@ export interface BreathCounts {
   readonly rest: Beats;
 }
 
-/** Counted breathing: the first round's counts and what each round adds to them. */
+/** Something for some of the four counts. */
+export type PerCount<T> = { readonly [Count in keyof BreathCounts]?: T | undefined };
+
+/** Counted breathing: the first round's counts, and what each round adds to them or takes from them. */
 export interface BreathTiming extends BreathCounts {
   /** At least 1. */
   readonly rounds: number;
+  /** Of either sign. */
   readonly increment: BreathCounts;
+  /** What no count falls below; 0 where nothing is said. */
+  readonly least?: PerCount<Beats> | undefined;
   readonly tempo: BeatsPerMinute;
 }
 
-/** The counts of every round in turn. */
+/** The counts of every round in turn: the first ones and what was added, never below the least (docs/model.md, section 3). */
 export function breathRounds(timing: BreathTiming): BreathCounts[] {
-  const { increment } = timing;
-  return Array.from({ length: timing.rounds }, (_, round) => ({
-    in: timing.in + round * increment.in,
-    hold: timing.hold + round * increment.hold,
-    out: timing.out + round * increment.out,
-    rest: timing.rest + round * increment.rest,
-  }));
+  const { increment, least = {} } = timing;
+  return Array.from({ length: timing.rounds }, (_, round) => {
+    const count = (of: keyof BreathCounts): Beats =>
+      Math.max(least[of] ?? 0, timing[of] + round * increment[of]);
+    return { in: count('in'), hold: count('hold'), out: count('out'), rest: count('rest') };
+  });
 }
 
 /** The length of counted breathing, without talk (docs/model.md, section 6). */
@@ -84,5 +178,23 @@ export function breathSeconds(timing: BreathTiming): Seconds {
   return beatsToSeconds(beats, timing.tempo);
 }
 
-/** The length of movements: so many, each so long. */
-export const bodySeconds = (count: number, each: Seconds): Seconds => count * each;
+/** A movement of a body exercise: on one side or on both, so often, and how long each takes and is held. */
+export interface Movement {
+  readonly text: string;
+  readonly sides: 1 | 2;
+  readonly times: number;
+  readonly seconds: Seconds;
+  readonly held: Seconds;
+}
+
+/** The length of one movement (docs/model.md, section 3). */
+export const movementSeconds = ({ sides, times, seconds, held }: Omit<Movement, 'text'>): Seconds =>
+  sides * times * (seconds + held);
+
+/** The length of movements one after the other. */
+export const bodySeconds = (moves: readonly Omit<Movement, 'text'>[]): Seconds =>
+  moves.reduce((sum, move) => sum + movementSeconds(move), 0);
+
+/** The length of a note that each sings on an own pitch: so often, so long, with a recovery after each. */
+export const ownPitchSeconds = (times: number, seconds: Seconds, recovery: Seconds): Seconds =>
+  times * (seconds + recovery);

@@ -1,19 +1,23 @@
 import fc from 'fast-check';
 import {
   bodySeconds,
+  breathRounds,
   breathSeconds,
   chanceOnTime,
   keyTimes,
   learnedTalk,
   likelyLength,
+  patternBeats,
+  patternCounts,
   patternSeconds,
   placeAgenda,
   placeSegments,
+  type PatternTiming,
 } from './index';
 
-const timing = {
+const timing: PatternTiming = {
   talk: 30,
-  demonstrate: false,
+  demonstrate: 'no',
   countIn: 4,
   keys: 7,
   verses: 1,
@@ -27,7 +31,7 @@ describe('the length of a segment', () => {
   it('adds talk, count-in, repetitions, breaths and key changes', () => {
     // 4 in + 7 × 10 sung + 6 × 2 breath + 6 × 2 key = 98 beats at 100.
     expect(patternSeconds(timing)).toBeCloseTo(30 + 58.8);
-    expect(patternSeconds({ ...timing, demonstrate: true })).toBeCloseTo(30 + 64.8);
+    expect(patternSeconds({ ...timing, demonstrate: 'once' })).toBeCloseTo(30 + 64.8);
     // Two verses: 14 × 10 sung, 13 breaths, 6 key changes.
     expect(patternSeconds({ ...timing, verses: 2 })).toBeCloseTo(30 + (4 + 140 + 26 + 12) * 0.6);
   });
@@ -52,7 +56,10 @@ describe('the length of a segment', () => {
     expect(breathSeconds({ ...breath, increment: { ...still, out: 2 } })).toBe(48);
   });
   it('counts movements', () => {
-    expect(bodySeconds(5, 12)).toBe(60);
+    const once = { sides: 1, times: 1, seconds: 12, held: 0 } as const;
+    expect(bodySeconds([once, once])).toBe(24);
+    // Both sides, three times each, four seconds and two held.
+    expect(bodySeconds([once, { sides: 2, times: 3, seconds: 4, held: 2 }])).toBe(12 + 36);
   });
 });
 
@@ -98,5 +105,88 @@ describe('estimates', () => {
     expect(chanceOnTime(length, 800)).toBeCloseTo(0.5, 6);
     expect(chanceOnTime(length, 900)).toBeCloseTo(0.8413, 3);
     expect(chanceOnTime(length, 700)).toBeCloseTo(0.1587, 3);
+  });
+});
+
+/** The rule of docs/model.md, section 6, added up term by term. */
+function addedUp(t: PatternTiming): number {
+  const n = t.keys * t.verses;
+  let sum = (t.talk ?? 0) + (t.coach ?? 0) * (t.keys - 1) + (t.after ?? 0);
+  if (t.reset) sum += t.reset.seconds * Math.floor((n - 1) / t.reset.every);
+  for (let i = 0; i < n; i += 1) {
+    const opensKey = i % t.verses === 0;
+    const closesKey = (i + 1) % t.verses === 0;
+    let beats = t.patternBeats;
+    if (i < n - 1) beats += t.breathBeats ?? 0;
+    if (closesKey && i < n - 1) beats += t.keyChangeBeats ?? 0;
+    if (i === 0 || t.countInEach) beats += t.countIn ?? 0;
+    const shown = t.demonstrate === 'once' ? i === 0 : t.demonstrate === 'each key' && opensKey;
+    if (shown) beats += t.patternBeats;
+    sum += (beats * 60) / (t.tempo + i * (t.tempoStep ?? 0));
+  }
+  return sum;
+}
+
+describe('a segment’s length with all that can belong to it', () => {
+  const any: fc.Arbitrary<PatternTiming> = fc.record({
+    talk: fc.integer({ min: 0, max: 60 }),
+    coach: fc.integer({ min: 0, max: 20 }),
+    after: fc.integer({ min: 0, max: 20 }),
+    reset: fc.option(
+      fc.record({ seconds: fc.integer({ min: 1, max: 9 }), every: fc.integer({ min: 1, max: 5 }) }),
+      { nil: undefined },
+    ),
+    demonstrate: fc.constantFrom('no', 'once', 'each key'),
+    countIn: fc.integer({ min: 0, max: 4 }),
+    countInEach: fc.boolean(),
+    keys: fc.integer({ min: 1, max: 9 }),
+    verses: fc.integer({ min: 1, max: 4 }),
+    patternBeats: fc.integer({ min: 1, max: 16 }),
+    breathBeats: fc.integer({ min: 0, max: 4 }),
+    keyChangeBeats: fc.integer({ min: 0, max: 4 }),
+    tempo: fc.integer({ min: 60, max: 160 }),
+    tempoStep: fc.integer({ min: -1, max: 6 }),
+  });
+  it('is the sum of the rule, and its keys lie in it one after the other', () => {
+    fc.assert(
+      fc.property(any, (t) => {
+        expect(patternSeconds(t)).toBeCloseTo(addedUp(t), 6);
+        const times = keyTimes(t);
+        times.forEach(({ at, seconds }, i) => {
+          expect(at + seconds).toBeLessThanOrEqual((times[i + 1]?.at ?? patternSeconds(t)) + 1e-9);
+        });
+      }),
+    );
+  });
+  it('counts in, shows and shakes out as often as it says', () => {
+    const t = { keys: 3, verses: 2, patternBeats: 4, tempo: 60, countIn: 2 };
+    expect(patternCounts({ ...t, countInEach: true, demonstrate: 'each key' })).toEqual({
+      ...{ repetitions: 6, demonstrations: 3, countIns: 6, breaths: 5, keyChanges: 2, resets: 0 },
+    });
+    expect(patternCounts({ ...t, reset: { seconds: 5, every: 2 } }).resets).toBe(2);
+    // Without a tempo step, the beats at the tempo are the time.
+    expect(patternSeconds(t)).toBeCloseTo((patternBeats(t) * 60) / t.tempo, 9);
+  });
+  it('refuses a tempo that comes to nothing', () => {
+    const t = { keys: 5, verses: 1, patternBeats: 4, tempo: 20, tempoStep: -10 };
+    expect(() => patternSeconds(t)).toThrow(RangeError);
+  });
+});
+
+describe('rounds of breath', () => {
+  const still = { in: 0, hold: 0, out: 0, rest: 0 };
+  it('grow and shrink, never below the least', () => {
+    const rounds = breathRounds({
+      ...{ in: 4, hold: 2, out: 6, rest: 2, rounds: 4, tempo: 60 },
+      increment: { in: -1, hold: 1, out: 2, rest: -1 },
+      least: { in: 2 },
+    });
+    expect(rounds.map((round) => Object.values(round))).toEqual([
+      [4, 2, 6, 2],
+      [3, 3, 8, 1],
+      [2, 4, 10, 0],
+      [2, 5, 12, 0],
+    ]);
+    expect(breathSeconds({ ...still, in: 1, rounds: 2, tempo: 60, increment: still })).toBe(2);
   });
 });

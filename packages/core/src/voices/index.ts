@@ -1,6 +1,7 @@
 export * from './arrangements';
 export * from './comfort';
 export * from './condition';
+export * from './lightRegister';
 export * from './limits';
 export * from './parts';
 export * from './partWords';

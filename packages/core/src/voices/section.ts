@@ -2,10 +2,11 @@ import type { MidiNote, PitchRange } from '../units';
 import { sectionComfort, type SingerRange } from './comfort';
 import { rangeTonight, type Condition, type SingerState, type Trims } from './condition';
 import type { ChoirPart, PartName, Voice } from './parts';
+import { sectionLightTop, type LightVoice } from './lightRegister';
 import { registerZone, type RegisterZone } from './registerChange';
 
 /** A section as an evening finds it: what its singers who are here can sing, and on how many that rests. */
-export interface Section extends Voice, PartName {
+export interface Section extends Voice, PartName, LightVoice {
   /** Singers here whose range is known; 0 when the part's usual figures stand in. */
   readonly singers: number;
   /** How many of the section are away; nobody when it is not said. */
@@ -25,6 +26,8 @@ export interface SectionSinger {
   readonly reach: PitchRange | null;
   /** Where the voice was noted to change its register; empty when nobody asked. */
   readonly changes: readonly MidiNote[];
+  /** The top of the light register; null or left out when nobody asked. */
+  readonly lightTop?: MidiNote | null | undefined;
   /** What the roster says and what was said of tonight. */
   readonly states: readonly SingerState[];
   /** The day of the latest range check, «2026-12-01». */
@@ -50,7 +53,7 @@ export const wasCheckedOn = (
 
 /** A singer's limits on an evening; undefined while no range is known (docs/model.md, section 2). */
 export function singerRange(
-  singer: Omit<SectionSinger, 'part' | 'away' | 'changes'>,
+  singer: Omit<SectionSinger, 'part' | 'away' | 'changes' | 'lightTop'>,
   setting: Omit<SectionSetting, 'share'>,
 ): SingerRange | undefined {
   const { comfort, reach, states } = singer;
@@ -91,7 +94,11 @@ export function sectionOf(
   const away = section.length - here.length;
   const noted = here.map(({ changes }) => changes);
   const register = change ? { register: registerZone(noted, change) } : {};
-  const named = { id, one, many, octave, ...register };
+  const top = sectionLightTop(
+    here.map(({ lightTop }) => lightTop),
+    setting.share,
+  );
+  const named = { id, one, many, octave, ...register, ...(top ? { light: top } : {}) };
   const counted = { singers: ranges.length, ...(away > 0 ? { away } : {}) };
   if (ranges.length === 0) {
     const usual = { comfort, reach, states: [], checkedToday: false };

@@ -1,6 +1,7 @@
 import type { Exercise } from '@wide-fern/contract';
 import { cautions, kindWords, phaseWords, typedProblemInWords } from '@wide-fern/words';
 import {
+  anchors,
   bareCell,
   cautionsNeeded,
   idFromName,
@@ -10,7 +11,9 @@ import {
   purposes,
   readLine,
   writeLine,
+  type Anchor,
   type Mode,
+  type Phase,
   type Purpose,
 } from '@wide-fern/core';
 import papa from 'papaparse';
@@ -26,6 +29,8 @@ const listColumns = [
   'purposes',
   'purpose',
   'cue',
+  'image',
+  'anchor',
   'effort',
   'difficulty',
   'tempo',
@@ -51,6 +56,8 @@ export function writeCsv(exercises: readonly Exercise[]): string {
     purposes: one.purposes.join('; '),
     purpose: one.purpose,
     cue: one.cue,
+    image: one.image ?? '',
+    anchor: one.anchor,
     effort: String(one.effort),
     difficulty: String(one.difficulty),
     tempo: String(one.usual.tempo),
@@ -67,6 +74,11 @@ function numberIn(words: string | undefined, least: number, most: number, usual:
     ? Math.min(most, Math.max(least, Math.round(value)))
     : usual;
 }
+
+/** Where on the voice a row says it lives; what opens the range climbs to what the music needs. */
+const anchorIn = (words: string | undefined, phase: Phase): Anchor =>
+  anchors.find((one) => one === words?.trim().toLowerCase()) ??
+  (phase === 'range' ? 'top' : 'middle');
 
 function fromRow(row: Row, where: string, notKept: Notes): Exercise | undefined {
   const name = row.name?.trim().slice(0, 60);
@@ -98,9 +110,11 @@ function fromRow(row: Row, where: string, notKept: Notes): Exercise | undefined 
     name,
     figure: (row.figure?.trim() || 'a line from a list').slice(0, 80),
     phase,
+    anchor: anchorIn(row.anchor, phase),
     purposes: known.length > 0 ? known : (['agility'] as Purpose[]),
     purpose: (row.purpose?.trim() ?? '').slice(0, 200),
     cue: (row.cue?.trim() ?? '').slice(0, 90),
+    ...(row.image?.trim() ? { image: row.image.trim().slice(0, 120) } : {}),
     steps: [],
     watchFor: [],
     substitutes: [],
@@ -113,7 +127,7 @@ function fromRow(row: Row, where: string, notKept: Notes): Exercise | undefined 
     keyChangeBeats: 2,
     usual: {
       talk: 15,
-      demonstrate: false,
+      demonstrate: 'no' as const,
       tempo: numberIn(row.tempo, 20, 240, 84),
       repetitions: numberIn(row.keys, 1, 24, 5),
       verses: 1,

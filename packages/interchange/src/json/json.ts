@@ -1,8 +1,11 @@
 import {
   exerciseFileFormat,
+  exerciseFileVersion,
   exerciseFileSchema,
   exerciseSchema,
   mostInFile,
+  upcastExercise,
+  z,
   type Exercise,
 } from '@wide-fern/contract';
 import { notes as collect, refuse, type NotKept } from '../common/found';
@@ -15,7 +18,12 @@ export interface FoundExercises {
 
 /** Exercises as a JSON file by the published schema; nothing is left out. */
 export const writeJson = (exercises: readonly Exercise[]): string =>
-  `${JSON.stringify({ format: exerciseFileFormat, version: 1, exercises }, null, 2)}\n`;
+  `${JSON.stringify({ format: exerciseFileFormat, version: exerciseFileVersion, exercises }, null, 2)}\n`;
+
+/** Files of every version that was ever written are read. */
+const headSchema = exerciseFileSchema
+  .pick({ format: true })
+  .extend({ version: z.int().min(1).max(exerciseFileVersion) });
 
 /**
  * Reads such a file. An exercise that keeps to the schema is taken; of another one it is said what
@@ -29,7 +37,7 @@ export function readJson(text: string): FoundExercises {
   } catch {
     return refuse('This file is no whole JSON: it breaks off or is damaged. Save it again.');
   }
-  const head = exerciseFileSchema.pick({ format: true, version: true }).safeParse(data);
+  const head = headSchema.safeParse(data);
   if (!head.success) {
     return refuse(
       `This JSON file holds no exercises: it does not begin with "${exerciseFileFormat}".`,
@@ -44,7 +52,7 @@ export function readJson(text: string): FoundExercises {
   }
   const notKept = collect();
   const exercises = list.flatMap((one: unknown, i): Exercise[] => {
-    const read = exerciseSchema.safeParse(one);
+    const read = exerciseSchema.safeParse(upcastExercise(one));
     if (read.success) return [read.data];
     const name = (one as { name?: unknown } | null)?.name;
     const [issue] = read.error.issues;

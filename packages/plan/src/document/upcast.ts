@@ -1,4 +1,10 @@
-import { planDocumentSchema, planSchemaVersion, type PlanDocument } from '@wide-fern/contract';
+import {
+  planDocumentSchema,
+  planSchemaVersion,
+  upcastChoices,
+  upcastExercise,
+  type PlanDocument,
+} from '@wide-fern/contract';
 
 type Stored = Readonly<Record<string, unknown>>;
 /** Brings a document of one schema to the next. */
@@ -13,6 +19,23 @@ const upcasters: Readonly<Record<number, Upcaster>> = {
   1: (stored) => {
     const { bands, ...tonight } = isRecord(stored.tonight) ? stored.tonight : {};
     return { ...stored, schema: 2, tonight: { ...tonight, sections: bands } };
+  },
+  // Exercises had no anchor, moves were sentences, and a demonstration was there or not.
+  2: (stored) => {
+    const segments = Array.isArray(stored.segments) ? (stored.segments as unknown[]) : [];
+    return {
+      ...stored,
+      schema: 3,
+      segments: segments.map((segment) =>
+        isRecord(segment)
+          ? {
+              ...segment,
+              exercise: upcastExercise(segment.exercise),
+              choices: upcastChoices(segment.choices),
+            }
+          : segment,
+      ),
+    };
   },
 };
 

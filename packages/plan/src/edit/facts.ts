@@ -29,8 +29,14 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
         : [];
     case 'choose':
       return (Object.keys(edit.choices) as (keyof Choices)[]).flatMap((field): EditFact[] => {
-        const value = edit.choices[field];
-        return value === undefined ? [] : [{ code: 'chosen', name: nameOf(edit.id), field, value }];
+        if (field === 'reset') {
+          return [
+            { code: 'reset', name: nameOf(edit.id), every: edit.choices.reset?.every ?? null },
+          ];
+        }
+        // A choice that was taken back is told as nothing.
+        const value = edit.choices[field] ?? null;
+        return [{ code: 'chosen', name: nameOf(edit.id), field, value }];
       });
     case 'tonight':
       return [{ code: 'tonight' }];

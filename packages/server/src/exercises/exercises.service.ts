@@ -3,6 +3,7 @@ import { LockMode, type EntityManager } from '@mikro-orm/postgresql';
 import { exercises as builtIn } from '@wide-fern/catalogue';
 import {
   mostKept,
+  upcastExercise,
   type ChangeExercise,
   type ChoirExercises,
   type Exercise,
@@ -19,8 +20,11 @@ import { ExerciseMark, ExerciseVersion, OwnExercise } from '../db/entities/exerc
 
 const builtInIds: ReadonlySet<string> = new Set(builtIn.map(({ id }) => id));
 
+/** What was stored, in the present shape, whenever it was. */
+const present = (document: Exercise): Exercise => upcastExercise(document) as Exercise;
+
 const asView = ({ code, version, document }: OwnExercise): Exercise => ({
-  ...document,
+  ...present(document),
   id: code,
   version,
 });
@@ -181,7 +185,7 @@ export async function listVersions(
     version,
     savedAt: savedAt.toISOString(),
     savedBy: savedBy?.name ?? '',
-    exercise: { ...document, id: code, version },
+    exercise: { ...present(document), id: code, version },
   }));
   return { items: versions, next };
 }

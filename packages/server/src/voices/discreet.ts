@@ -29,12 +29,14 @@ export function discreetSections(
   return sections.map((section) => {
     const part = parts.find(({ code }) => code === section.id);
     if (!isTelling(section)) {
-      const { away, register, ...rest } = section;
+      const { away, register, light, ...rest } = section;
       // Where one or two were asked, the zone is theirs.
       const told = register && register.asked > 0 && register.asked < fewest;
       return {
         ...rest,
         ...(section.singers > 0 && away !== undefined ? { away } : {}),
+        // What fewer than three showed of their light register tells of them.
+        ...(light && light.asked >= fewest ? { light } : {}),
         ...(register ? { register: told && part ? usualZone(part) : register } : {}),
       };
     }

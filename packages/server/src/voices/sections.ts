@@ -24,6 +24,7 @@ const asSectionSinger = ({ singer, away, states }: Present): SectionSinger => {
     comfort: limits?.comfort ?? null,
     reach: limits?.reach ?? null,
     changes: singer.changes ?? [],
+    lightTop: singer.lightTop ?? null,
     states: [...(singer.states ?? []), ...states],
     checkedOn: singer.checkedOn ?? null,
     away,

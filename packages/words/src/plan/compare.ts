@@ -1,7 +1,7 @@
 import type { Choices, Segment } from '@wide-fern/contract';
 import { tonicName } from '@wide-fern/core';
 import type { DifferenceFact } from '@wide-fern/plan';
-import { shapeWords } from '../labels';
+import { demonstrationInWords, shapeWords } from '../labels';
 import { repetitionsInWords } from './words';
 
 const chosenInWords: {
@@ -11,7 +11,7 @@ const chosenInWords: {
   repetitions: (_, segment) => repetitionsInWords(segment),
   verses: (value) => `${value} times in each key`,
   talk: (value) => `${value} s of talk`,
-  demonstrate: (value) => (value ? 'sung first' : 'not sung first'),
+  demonstrate: (value) => demonstrationInWords(value),
   step: (value) => `by ${value} semitones`,
   shape: (value) => shapeWords[value],
   start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),

@@ -1,6 +1,6 @@
 import type { EditFact } from '@wide-fern/contract';
 import { tonicName } from '@wide-fern/core';
-import { shapeWords } from '../labels';
+import { demonstrationInWords, shapeWords } from '../labels';
 
 /** What was chosen, as a history lists it: «tempo 90». */
 function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>): string {
@@ -16,7 +16,17 @@ function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>):
     case 'talk':
       return `${value} s of talk`;
     case 'demonstrate':
-      return value === true ? 'sung first' : 'not sung first';
+      return demonstrationInWords(value);
+    case 'coach':
+      return value === null ? 'nothing said between keys' : `${value} s said between keys`;
+    case 'after':
+      return value === null ? 'nothing said at the end' : `${value} s said at the end`;
+    case 'tempoStep':
+      return value === null || value === 0 ? 'one tempo' : `${value} beats quicker each time`;
+    case 'bySteps':
+      return value === true ? 'by steps of the scale' : 'by semitones';
+    case 'countInEach':
+      return value === true ? 'counted in each time' : 'counted in once';
     case 'shape':
       return shapeWords[value as keyof typeof shapeWords];
     case 'start':
@@ -35,6 +45,10 @@ export function editInWords(fact: EditFact): string {
       return `${fact.name} moved to ${fact.place} of ${fact.of}`;
     case 'chosen':
       return `${fact.name}: ${chosenInWords(fact)}`;
+    case 'reset':
+      return fact.every === null
+        ? `${fact.name}: no shake-out`
+        : `${fact.name}: a shake-out every ${fact.every} times`;
     case 'tonight':
       return 'keys for the sections as they are now';
     case 'replaced':

@@ -71,8 +71,8 @@ describe('time in words', () => {
       'Talk 20 s, then 98 beats at 100 a minute, 59 s.',
       '4 in + 7 × 10 sung + 6 × 2 breath + 6 × 2 key.',
     ]);
-    expect(timeInWords(one('coat-off'))).toEqual(['Talk 15 s, then 5 moves of 11 s, 55 s.']);
-    expect(timeInWords(one('slate-steps', { demonstrate: true }))[1]).toContain('10 to show it');
+    expect(timeInWords(one('coat-off'))).toEqual(['Talk 15 s, then five moves, 55 s.']);
+    expect(timeInWords(one('slate-steps', { demonstrate: 'once' }))[1]).toContain('10 to show it');
   });
   it('says when it ends, how likely, and what is left', () => {
     const plan = evaluate(documentOf('coat-off', 'slate-steps'), 900);

@@ -1,7 +1,13 @@
 import type { ClockKind, Segment } from '@wide-fern/contract';
 import {
+  type PatternTiming,
   type Section,
+  beatsOf,
   isPitched,
+  onOwnPitch,
+  patternBeats,
+  patternCounts,
+  timingOf,
   tonicName,
   type NoteWriting,
   type Music,
@@ -9,7 +15,7 @@ import {
   type SegmentKeys,
 } from '@wide-fern/core';
 import { chanceInWords, lengthInFigures } from '../time';
-import { countInWords, listInWords } from '../counting';
+import { countInWords, counted, listInWords } from '../counting';
 import { clockDrawn, clockInWords } from '../dates';
 import { partName } from '../partNames';
 import { shapeWords } from '../labels';
@@ -124,29 +130,57 @@ export function breathInWords(music: Extract<Music, { kind: 'breath' }>): string
 export function timeInWords({ segment, computed }: Evaluated): string[] {
   const { exercise, choices } = segment;
   const { music } = exercise;
-  const led = computed.seconds - computed.talk;
+  const led = Math.round(computed.seconds - computed.talk);
   const talk = `Talk ${choices.talk} s`;
   if (music.kind === 'body') {
-    const count = music.moves.length * choices.repetitions;
-    return [`${talk}, then ${count} moves of ${music.seconds} s, ${Math.round(led)} s.`];
+    const times = choices.repetitions > 1 ? `${choices.repetitions} × ` : '';
+    return [`${talk}, then ${times}${counted(music.moves.length, 'move', 'moves')}, ${led} s.`];
   }
-  const beats = Math.round((led * choices.tempo) / 60);
-  const first = `${talk}, then ${beats} beats at ${choices.tempo} a minute, ${Math.round(led)} s.`;
-  if (music.kind === 'breath') return [first];
-  const times = choices.repetitions * (isPitched(music) ? choices.verses : 1);
-  const keyChanges = isPitched(music) ? choices.repetitions - 1 : 0;
-  const { countIn, breathBeats, keyChangeBeats } = exercise;
-  const pattern =
-    (led * choices.tempo) / 60 - countIn - (times - 1) * breathBeats - keyChanges * keyChangeBeats;
-  const each = Math.round((pattern / (times + (choices.demonstrate ? 1 : 0))) * 100) / 100;
+  const own = onOwnPitch(music);
+  if (own) {
+    const each = Math.round((beatsOf(music) * 60) / choices.tempo);
+    const rest = own.recovery > 0 ? ` and ${own.recovery} s of rest` : '';
+    return [`${talk}, then ${choices.repetitions} × ${each} s sung${rest}, ${led} s.`];
+  }
+  if (music.kind === 'breath') {
+    const beats = Math.round((led * choices.tempo) / 60);
+    return [`${talk}, then ${beats} beats at ${choices.tempo} a minute, ${led} s.`];
+  }
+  return patternInWords(timingOf(exercise, choices), talk, led, music.kind === 'spoken');
+}
+
+/** What a sung or spoken segment's time is the sum of, in two sentences. */
+function patternInWords(
+  timing: PatternTiming,
+  talk: string,
+  led: number,
+  spoken: boolean,
+): string[] {
+  const { tempo, tempoStep = 0, reset, coach = 0, after = 0 } = timing;
+  const counts = patternCounts(timing);
+  const last = tempo + tempoStep * (counts.repetitions - 1);
+  const pace = tempoStep === 0 ? `at ${tempo} a minute` : `from ${tempo} to ${last} a minute`;
+  const each = Math.round(timing.patternBeats * 100) / 100;
+  const term = (count: number, of: number | undefined, word: string): string =>
+    count > 0 && of ? `${count > 1 ? `${count} × ` : ''}${of} ${word}` : '';
   const terms = [
-    countIn > 0 ? `${countIn} in` : '',
-    choices.demonstrate ? `${each} to show it` : '',
-    `${times} × ${each} ${music.kind === 'spoken' ? 'spoken' : 'sung'}`,
-    breathBeats > 0 && times > 1 ? `${times - 1} × ${breathBeats} breath` : '',
-    keyChangeBeats > 0 && keyChanges > 0 ? `${keyChanges} × ${keyChangeBeats} key` : '',
+    term(counts.countIns, timing.countIn, 'in'),
+    term(counts.demonstrations, each, 'to show it'),
+    `${counts.repetitions} × ${each} ${spoken ? 'spoken' : 'sung'}`,
+    counts.breaths > 0 && timing.breathBeats
+      ? `${counts.breaths} × ${timing.breathBeats} breath`
+      : '',
+    counts.keyChanges > 0 && timing.keyChangeBeats
+      ? `${counts.keyChanges} × ${timing.keyChangeBeats} key`
+      : '',
+    term(counts.keyChanges, coach, 's said between keys'),
+    term(counts.resets, reset?.seconds, 's to shake out'),
+    term(1, after, 's said at the end'),
   ];
-  return [first, `${terms.filter((term) => term !== '').join(' + ')}.`];
+  return [
+    `${talk}, then ${Math.round(patternBeats(timing))} beats ${pace}, ${led} s.`,
+    `${terms.filter((one) => one !== '').join(' + ')}.`,
+  ];
 }
 
 /** Whether a plan takes longer than the time set aside, by the rounded clock. */

@@ -5,3 +5,4 @@ export * from './write';
 export * from './edit';
 export * from './slide';
 export * from './problem';
+export * from './moves';

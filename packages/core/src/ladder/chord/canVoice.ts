@@ -25,7 +25,7 @@ export function canVoice(setting: Omit<ChordSetting, 'fraction'>, root: MidiNote
     const next = new Map<number, MidiNote>();
     for (const [mask, above] of highest) {
       for (const note of notes) {
-        if (note > above) continue;
+        if (setting.distinct ? note >= above : note > above) continue;
         const sung = mask | toneOf(note);
         if (note > (next.get(sung) ?? -Infinity)) next.set(sung, note);
       }

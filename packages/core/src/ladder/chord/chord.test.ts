@@ -82,7 +82,7 @@ describe('a chord on given roots', () => {
 /** Every sequence of voicings, tried one by one. */
 function tryEverything(problem: ChordProblem, start: number) {
   const { sections, fraction } = problem;
-  const roots = keyOffsets(problem.shape, problem.keys, problem.step).map((d) => start + d);
+  const roots = keyOffsets(problem).map((d) => start + d);
   const wanted = problem.tones.slice(0, sections.length);
   const voicingsOf = (root: number) => {
     let all: number[][] = [[]];
@@ -99,7 +99,7 @@ function tryEverything(problem: ChordProblem, start: number) {
         tones[tones.length - 1] === 0 &&
         tones.every((tone) => wanted.includes(tone)) &&
         wanted.every((tone) => tones.includes(tone)) &&
-        notes.every((note, i) => i === 0 || notes[i - 1]! >= note)
+        notes.every((note, i) => i === 0 || notes[i - 1]! - note >= (problem.distinct ? 1 : 0))
       );
     });
   };
@@ -167,8 +167,9 @@ describe('against trying everything', () => {
         fc.constantFrom(...shapes),
         fc.integer({ min: 1, max: 3 }),
         fc.integer({ min: 48, max: 59 }),
-        (sections, tones, shape, keys, start) => {
-          const problem = { sections, tones, shape, keys, step: 2, fraction: 0.6 };
+        fc.boolean(),
+        (sections, tones, shape, keys, start, distinct) => {
+          const problem = { sections, tones, shape, keys, step: 2, fraction: 0.6, distinct };
           const expected = tryEverything(problem, start);
           const found = chordLadderFrom(problem, start);
           expect(found?.voicings).toEqual(expected?.notes);

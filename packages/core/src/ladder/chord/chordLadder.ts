@@ -8,7 +8,7 @@ import { bestSequence, chordBook, leastPossible, type ChordBook } from './sequen
 const usualStarts = { first: 55, count: 12 } as const;
 
 const rootsFrom = (problem: ChordProblem, start: MidiNote): MidiNote[] =>
-  keyOffsets(problem.shape, problem.keys, problem.step).map((offset) => start + offset);
+  keyOffsets(problem).map((offset) => start + offset);
 
 const startCost = ({ preferredStart }: ChordProblem, start: MidiNote): number =>
   preferredStart === undefined ? 0 : ladderCosts.startMoved * Math.abs(start - preferredStart);

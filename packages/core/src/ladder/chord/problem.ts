@@ -1,6 +1,6 @@
 import type { MidiNote, Semitones } from '../../units';
 import type { Voice } from '../../voices/parts';
-import type { Shape } from '../shape';
+import type { Climb } from '../shape';
 
 /** Who sings a chord, of which tones, how near to the middle of the voices. */
 export interface ChordSetting {
@@ -9,13 +9,12 @@ export interface ChordSetting {
   /** The chord's tones over its root, root and third first: [0, 4, 7]. */
   readonly tones: readonly Semitones[];
   readonly fraction: number;
+  /** No two parts have the same note: what is built part by part is heard part by part. */
+  readonly distinct?: boolean | undefined;
 }
 
 /** A chord that is moved through keys, one note a part. */
-export interface ChordProblem extends ChordSetting {
-  readonly shape: Shape;
-  readonly keys: number;
-  readonly step: Semitones;
+export interface ChordProblem extends ChordSetting, Climb {
   readonly preferredStart?: MidiNote;
 }
 

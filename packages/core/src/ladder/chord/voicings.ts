@@ -79,7 +79,7 @@ function emptyTable(notes: Voicings['notes']) {
 
 /** The chord on one root, for the parts of a setting. */
 export function chordOnRoot(setting: ChordSetting, root: MidiNote): ChordOnRoot {
-  const { sections, tones, fraction } = setting;
+  const { sections, tones, fraction, distinct } = setting;
   const candidates = candidateNotes(setting, root);
   const costs = candidates.map((notes, part) =>
     notes.map((note) => noteCost(sections[part]!, fraction, note)),
@@ -120,7 +120,7 @@ export function chordOnRoot(setting: ChordSetting, root: MidiNote): ChordOnRoot 
       const above = part === 0 ? Infinity : notes[part - 1]!;
       const gap = part === last ? chordCosts.lowestGap : chordCosts.usualGap;
       for (const { note, cost, added: more } of ordered[part]!) {
-        if (note > above) continue;
+        if (distinct ? note >= above : note > above) continue;
         const spread = part === 0 ? 0 : Math.max(0, above - note - gap);
         notes[part] = note;
         visit(

@@ -9,6 +9,7 @@ import {
   ladderHeading,
   wordingFor,
   type Clock,
+  doneLines,
 } from '@wide-fern/words';
 import { lazy, Suspense, useMemo } from 'react';
 import {
@@ -137,7 +138,7 @@ function SheetSegment({
           </p>
         )}
         <SheetStaff evaluated={evaluated} sections={sections} writing={writing} />
-        {music.kind === 'body' && <p>{music.moves.join(' ')}</p>}
+        {music.kind === 'body' && <p>{doneLines(music).join(' ')}</p>}
         {music.kind === 'spoken' && <p>“{music.lines.join(' ')}”</p>}
         <p>
           {ladderHeading(segment)}

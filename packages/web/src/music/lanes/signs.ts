@@ -78,6 +78,11 @@ export function signsOf(
   const to = axis.x(segmentFrom + repetition.at + repetition.seconds);
   const x = (from + to) / 2;
   if (sounding.does === 'rest') return [{ kind: 'ring', x, y: lane.floor }];
+  if (sounding.does === 'own') {
+    // Everyone on an own easy note: a pale bar through the whole of what is easy.
+    const y = lane.y((comfort[0] + comfort[1]) / 2);
+    return [{ kind: 'held', from: from + 1, to: Math.max(from + 3, to - 1), y }];
+  }
   const { fit, away, tonic, holds } = sounding;
   const inside = (note: number) => Math.min(comfort[1], Math.max(comfort[0], note));
   const top = lane.y(inside(fit.high));

@@ -34,7 +34,7 @@ export function FoundOut({
     [exercise, score],
   );
   if (!exercise) return null;
-  const keys = sharedKeys(exercise.music, data.tonight.sections);
+  const keys = sharedKeys(exercise, data.tonight.sections);
   const advice = breathAdviceFor(exercise, exercise.usual, choir.phraseSeconds);
   const length = lengthInFigures(segmentSeconds(exercise, { ...exercise.usual, start: null }));
   return (

@@ -1,7 +1,23 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Exercise } from '@wide-fern/contract';
-import { ages, placeNeeds, phases, purposes, shapes, type Music } from '@wide-fern/core';
-import { phaseWords, shapeWords } from '@wide-fern/words';
+import {
+  ages,
+  anchors,
+  breathings,
+  demonstrations,
+  placeNeeds,
+  phases,
+  purposes,
+  shapes,
+  type Music,
+} from '@wide-fern/core';
+import {
+  anchorWords,
+  breathingWords,
+  demonstrationInWords,
+  phaseWords,
+  shapeWords,
+} from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { Stepper } from '../../../ui/Stepper';
@@ -27,7 +43,7 @@ export function WordFields({
   others,
 }: DraftProps & { readonly others: readonly Pick<Exercise, 'id' | 'name'>[] }) {
   const text =
-    (name: 'name' | 'figure' | 'purpose' | 'cue' | 'relay' | 'vowels') =>
+    (name: 'name' | 'figure' | 'purpose' | 'cue' | 'image' | 'relay' | 'vowels') =>
     (event: { currentTarget: { value: string } }) =>
       set({ [name]: event.currentTarget.value });
   const figure = (
@@ -41,6 +57,9 @@ export function WordFields({
       | 'breathBeats'
       | 'keyChangeBeats'
       | 'step'
+      | 'tempoStep'
+      | 'coach'
+      | 'after'
       | 'effort'
       | 'difficulty',
     limits: readonly [number, number],
@@ -80,6 +99,12 @@ export function WordFields({
           onChange={text('cue')}
         />
         <FormField
+          label="A picture for the same, if you have one"
+          value={draft.image}
+          error={errors.image}
+          onChange={text('image')}
+        />
+        <FormField
           label="What it is, in a few words"
           value={draft.figure}
           error={errors.figure}
@@ -102,7 +127,7 @@ export function WordFields({
           onChange={(steps) => set({ steps })}
         />
         <TextField
-          label="Watch for, one a line"
+          label="Watch for, one a line: what you see, a colon, what helps"
           value={draft.watchFor}
           rows={2}
           error={errors.watchFor}
@@ -137,6 +162,14 @@ export function WordFields({
           options={phases.map((phase) => ({ value: phase, word: phaseWords[phase] }))}
           onChange={(event) => set({ phase: phases[event.currentTarget.selectedIndex]! })}
         />
+        {pitched && (
+          <SelectField
+            label="On the voice"
+            value={draft.anchor}
+            options={anchors.map((anchor) => ({ value: anchor, word: anchorWords[anchor] }))}
+            onChange={(event) => set({ anchor: anchors[event.currentTarget.selectedIndex]! })}
+          />
+        )}
         {figure('Effort', 'effort', [1, 5], 'of 5')}
         {figure('Difficulty', 'difficulty', [1, 3], 'of 3')}
         {draft.kind !== 'body' && figure('Tempo', 'tempo', choiceLimits.tempo, 'a minute')}
@@ -161,8 +194,44 @@ export function WordFields({
           />
         )}
         {pitched &&
-          figure('By', 'step', choiceLimits.step, draft.step === 1 ? 'semitone' : 'semitones')}
+          figure(
+            'By',
+            'step',
+            choiceLimits.step,
+            `${draft.bySteps ? 'step' : 'semitone'}${draft.step === 1 ? '' : 's'}`,
+          )}
+        {pitched && (
+          <label>
+            <input
+              type="checkbox"
+              checked={draft.bySteps}
+              onChange={(event) => set({ bySteps: event.currentTarget.checked })}
+            />{' '}
+            by steps of its scale
+          </label>
+        )}
+        {counted && figure('Quicker by', 'tempoStep', choiceLimits.tempoStep, 'each time')}
+        {counted && (
+          <SelectField
+            label="Shown"
+            value={draft.demonstration}
+            options={demonstrations.map((one) => ({ value: one, word: demonstrationInWords(one) }))}
+            onChange={(event) =>
+              set({ demonstration: demonstrations[event.currentTarget.selectedIndex]! })
+            }
+          />
+        )}
         {figure('Talk', 'talk', choiceLimits.talk, 's')}
+        {pitched && figure('Between keys', 'coach', choiceLimits.talk, 's of talk')}
+        {figure('At the end', 'after', choiceLimits.talk, 's of talk')}
+        {pitched && (
+          <SelectField
+            label="Breath"
+            value={draft.breathing}
+            options={breathings.map((one) => ({ value: one, word: breathingWords[one] }))}
+            onChange={(event) => set({ breathing: breathings[event.currentTarget.selectedIndex]! })}
+          />
+        )}
         {counted && figure('Count in', 'countIn', [0, 16], 'beats')}
         {counted && figure('Breathe', 'breathBeats', [0, 16], 'beats after it')}
         {pitched && figure('Change key', 'keyChangeBeats', [0, 16], 'beats')}

@@ -52,8 +52,8 @@ let kept: { sections: string; keys: Map<string, readonly MidiNote[] | undefined>
 };
 function keysOf(exercise: Exercise, sections: readonly Section[], signature: string) {
   if (kept.sections !== signature) kept = { sections: signature, keys: new Map() };
-  const fit = fitOf(exercise.music);
-  if (!kept.keys.has(fit)) kept.keys.set(fit, sharedKeys(exercise.music, sections));
+  const fit = `${exercise.anchor} ${fitOf(exercise.music)}`;
+  if (!kept.keys.has(fit)) kept.keys.set(fit, sharedKeys(exercise, sections));
   return kept.keys.get(fit);
 }
 

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { computeSegment, isPitched, type MidiNote, type PartName } from '@wide-fern/core';
-import { partName, sungWords, breathInWords } from '@wide-fern/words';
+import { partName, sungWords, breathInWords, doneLines } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { Label, Name, WordLink } from '../../../ui/words';
@@ -81,7 +81,7 @@ export function ExercisePanel({
       {music.kind === 'breath' && <Box mt="10px">{breathInWords(music)}</Box>}
       {(music.kind === 'body' || music.kind === 'spoken') && (
         <Box as="ol" pl="20px" listStyleType="decimal" mt="10px">
-          {(music.kind === 'body' ? music.moves : music.lines).map((line) => (
+          {doneLines(music).map((line) => (
             <Box as="li" key={line}>
               {line}
             </Box>

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { listInWords, lastUsedInWords, breathAdviceFor } from '@wide-fern/words';
+import { listInWords, lastUsedInWords, breathAdviceFor, watchedInWords } from '@wide-fern/words';
 import { type PlaceNeed } from '@wide-fern/core';
 import { useHere } from '../../../here/session';
 import { Cautions, WordRow } from '../../../ui/WordList';
@@ -46,7 +46,7 @@ export function WordsOf({
       )}
       {exercise.watchFor.length > 0 && (
         <WordRow width="76px" label="Watch">
-          {exercise.watchFor.join(' ')}
+          {exercise.watchFor.map(watchedInWords).join(' ')}
         </WordRow>
       )}
       {exercise.substitutes.length > 0 && (

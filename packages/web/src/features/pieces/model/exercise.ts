@@ -97,6 +97,7 @@ export function exerciseOf(
     name: making.name.trim().slice(0, 60),
     figure: `${where}, ${formWords[making.form]}`.slice(0, 80),
     phase: 'piece',
+    anchor: 'top',
     purposes: purposesOf(of.marks, from, to),
     purpose: `This is ${where} of “${shortTitle}”, ${pace}, on ${onWords(making)}.`.slice(0, 200),
     cue: `As in ${where}, with more room.`,
@@ -113,7 +114,7 @@ export function exerciseOf(
     keyChangeBeats: 2,
     usual: {
       talk: 20,
-      demonstrate: false,
+      demonstrate: 'no',
       tempo: making.tempo,
       repetitions: 3,
       verses: 1,

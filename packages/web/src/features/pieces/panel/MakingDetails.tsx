@@ -59,7 +59,7 @@ export function MakingDetails({
       }),
     [excerpt, making, piece, sections, chosen, troubled, transpose],
   );
-  const keys = useMemo(() => sharedKeys(exercise.music, sections) ?? [], [exercise, sections]);
+  const keys = useMemo(() => sharedKeys(exercise, sections) ?? [], [exercise, sections]);
   const beats = beatsOf(exercise.music);
   const seconds = (beats * 60) / making.tempo;
   const reached = useMemo(() => {

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Choices } from '@wide-fern/contract';
-import { isPitched, shapes, type Shape } from '@wide-fern/core';
+import { demonstrations, hasKeys, shapes, type Demonstration, type Shape } from '@wide-fern/core';
 import { shapeWords } from '@wide-fern/words';
 import type { Evaluated } from '@wide-fern/plan';
 import { Stepper } from '../../../ui/Stepper';
@@ -53,7 +53,20 @@ const steps = [
   [5, '5 semitones'],
 ] as const;
 
-const shortShapes: Readonly<Record<Shape, string>> = { ...shapeWords, outward: 'outward' };
+const shownWords = (one: Demonstration, pitched: boolean): string => {
+  const verb = pitched ? 'sing' : 'say';
+  return {
+    no: `do not ${verb} it first`,
+    once: `${verb} it first`,
+    'each key': 'sing each key first',
+  }[one];
+};
+
+const shortShapes: Readonly<Record<Shape, string>> = {
+  ...shapeWords,
+  outward: 'outward',
+  'two-runs': 'up, then down',
+};
 
 /** What is chosen for the segment: tempo, how many, which way, how much talk. */
 export function Choosing({
@@ -67,7 +80,7 @@ export function Choosing({
 }) {
   const { choices, exercise } = segment;
   const { kind } = exercise.music;
-  const pitched = isPitched(exercise.music);
+  const pitched = hasKeys(exercise.music);
   const counted = pitched ? 'Keys' : kind === 'breath' ? 'Rounds' : 'Times';
   const disabled = !mayEdit;
   const set = (name: keyof Choices) => (value: number) =>
@@ -143,17 +156,15 @@ export function Choosing({
           onChange={set('talk')}
         />
         {(pitched || kind === 'spoken') && (
-          <Flex as="label" align="center" gap="6px" fontSize="13px">
-            <input
-              type="checkbox"
-              checked={choices.demonstrate}
-              disabled={disabled}
-              onChange={(event) =>
-                actions.choose({ demonstrate: event.currentTarget.checked }, `${segment.id} show`)
-              }
-            />
-            {pitched ? 'sing it first' : 'say it first'}
-          </Flex>
+          <Choice<Demonstration>
+            label={pitched ? 'Whether it is sung first' : 'Whether it is said first'}
+            value={choices.demonstrate}
+            options={demonstrations
+              .filter((one) => pitched || one !== 'each key')
+              .map((one) => [one, shownWords(one, pitched)] as const)}
+            disabled={disabled}
+            onChange={(demonstrate) => actions.choose({ demonstrate }, `${segment.id} show`)}
+          />
         )}
       </Flex>
     </Box>

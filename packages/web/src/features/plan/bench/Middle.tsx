@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { type Wording, breathInWords, proposalInWords } from '@wide-fern/words';
+import { type Wording, breathInWords, proposalInWords, doneLines } from '@wide-fern/words';
 import { useState } from 'react';
 import { KeyStrip } from '../../../music/keys/KeyStrip';
 import { StartWords } from '../../../music/keys/StartWords';
@@ -42,7 +42,7 @@ export function Middle({
     );
   }
   if (music.kind === 'body' || music.kind === 'spoken') {
-    const lines = music.kind === 'body' ? music.moves : music.lines;
+    const lines = doneLines(music);
     return (
       <Box as="ol" pl="20px" listStyleType={lines.length > 1 ? 'decimal' : 'none'} mt="4px">
         {lines.map((line) => (

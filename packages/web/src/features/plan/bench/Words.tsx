@@ -7,6 +7,7 @@ import {
   movesInWords,
   type Wording,
   timeInWords,
+  watchedInWords,
 } from '@wide-fern/words';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
@@ -75,7 +76,7 @@ export function Words({
       )}
       {exercise.steps.length > 0 && <WordRow label="Steps">{exercise.steps.join(' ')}</WordRow>}
       {exercise.watchFor.length > 0 && (
-        <WordRow label="Watch">{exercise.watchFor.join(' ')}</WordRow>
+        <WordRow label="Watch">{exercise.watchFor.map(watchedInWords).join(' ')}</WordRow>
       )}
       <WordRow label="Time">
         <details>

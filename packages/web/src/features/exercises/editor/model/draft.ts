@@ -1,9 +1,14 @@
 import type { Exercise } from '@wide-fern/contract';
+import { writeWatched } from '@wide-fern/words';
 import {
   writeDegree,
   writeLine,
   writeSlide,
+  writeMovement,
   type Age,
+  type Anchor,
+  type Breathing,
+  type Demonstration,
   type Holders,
   type Kind,
   type Metre,
@@ -24,9 +29,11 @@ export interface ExerciseDraft {
   readonly name: string;
   readonly figure: string;
   readonly phase: Phase;
+  readonly anchor: Anchor;
   readonly purposes: readonly Purpose[];
   readonly purpose: string;
   readonly cue: string;
+  readonly image: string;
   /** One a line. */
   readonly steps: string;
   readonly watchFor: string;
@@ -50,7 +57,14 @@ export interface ExerciseDraft {
   readonly verses: number;
   readonly shape: Shape;
   readonly step: number;
-  readonly demonstrate: boolean;
+  readonly bySteps: boolean;
+  readonly tempoStep: number;
+  readonly coach: number;
+  readonly after: number;
+  readonly demonstration: Demonstration;
+  readonly breathing: Breathing;
+  /** What the form does not show, as the exercise has it. */
+  readonly unshown: Unshown | undefined;
   readonly keys: Exercise['keys'];
   readonly kind: Kind;
   readonly mode: Mode;
@@ -90,9 +104,11 @@ export const emptyDraft: ExerciseDraft = {
   name: '',
   figure: '',
   phase: 'range',
+  anchor: 'middle',
   purposes: [],
   purpose: '',
   cue: '',
+  image: '',
   steps: '',
   watchFor: '',
   substitutes: [],
@@ -114,7 +130,13 @@ export const emptyDraft: ExerciseDraft = {
   verses: 1,
   shape: 'up',
   step: 1,
-  demonstrate: false,
+  bySteps: false,
+  tempoStep: 0,
+  coach: 0,
+  after: 0,
+  demonstration: 'no',
+  breathing: 'together',
+  unshown: undefined,
   keys: undefined,
   kind: 'pattern',
   mode: 'major',
@@ -175,9 +197,47 @@ function musicFields(music: Music): Partial<ExerciseDraft> {
     }
     case 'spoken':
       return { text: music.lines.join('\n'), textBeats: music.beats };
-    case 'body':
-      return { moves: music.moves.join('\n'), moveSeconds: music.seconds };
+    case 'body': {
+      const moveSeconds = music.moves[0]?.seconds ?? emptyDraft.moveSeconds;
+      const lines = music.moves.map((move) => writeMovement(move, moveSeconds));
+      return { moves: lines.join('\n'), moveSeconds };
+    }
   }
+}
+
+/** How it is usually led, as the form has it. */
+function shownChoices(usual: Exercise['usual']): Partial<ExerciseDraft> {
+  const { talk, tempo, repetitions, verses, shape, step, demonstrate } = usual;
+  const { bySteps = false, tempoStep = 0, coach = 0, after = 0 } = usual;
+  return {
+    ...{ talk, tempo, repetitions, verses, shape, step, bySteps, tempoStep, coach, after },
+    demonstration: demonstrate,
+  };
+}
+
+/** What the form does not show and must not lose. */
+export interface Unshown {
+  readonly exercise: Pick<Exercise, 'family' | 'easier' | 'harder'>;
+  readonly usual: Pick<Exercise['usual'], 'reset' | 'countInEach'>;
+  /** Of the music, while it stays of its kind. */
+  readonly music: { readonly kind: Kind; readonly fields: Readonly<Record<string, unknown>> };
+}
+
+const unshownMusic = ['least', 'emptyFirst', 'way', 'arms', 'ownPitch', 'distinct'] as const;
+const there = (fields: Readonly<Record<string, unknown>>): Record<string, unknown> =>
+  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
+
+function unshownOf({ family, easier, harder, usual, music }: Exercise): Unshown {
+  const { reset, countInEach } = usual;
+  const fields = music as unknown as Readonly<Record<string, unknown>>;
+  return {
+    exercise: there({ family, easier, harder }),
+    usual: there({ reset, countInEach }),
+    music: {
+      kind: music.kind,
+      fields: there(Object.fromEntries(unshownMusic.map((name) => [name, fields[name]]))),
+    },
+  };
 }
 
 /** An exercise as a draft, to be changed. */
@@ -201,14 +261,18 @@ export function draftOf(exercise: Exercise): ExerciseDraft {
     breathBeats: same.breathBeats,
     keyChangeBeats: same.keyChangeBeats,
     steps: steps.join('\n'),
-    watchFor: watchFor.join('\n'),
+    watchFor: watchFor.map(writeWatched).join('\n'),
     ages: ages ?? [],
     relay: relay ?? '',
     source: same.source,
     aim: same.aim,
     vowels: vowels?.join(' ') ?? '',
     keys,
-    ...usual,
+    anchor: same.anchor,
+    image: same.image ?? '',
+    breathing: same.breathing ?? 'together',
+    ...shownChoices(usual),
+    unshown: unshownOf(exercise),
     kind: music.kind,
     ...('mode' in music ? { mode: music.mode } : {}),
     metre: ('metre' in music ? music.metre : undefined) ?? null,

@@ -1,9 +1,10 @@
 import { exerciseSchema, type Exercise } from '@wide-fern/contract';
-import { cautions, typedProblemInWords } from '@wide-fern/words';
+import { cautions, readWatched, typedProblemInWords } from '@wide-fern/words';
 import {
   cautionsNeeded,
   isNote,
   readLine,
+  readMovement,
   readSlide,
   type Music,
   type PatternEvent,
@@ -79,7 +80,7 @@ function chordOf(draft: ExerciseDraft): Made<Music> {
   }
   return made({
     kind: 'chord',
-    mode: draft.mode,
+    ...timedOf(draft),
     tones: tones.made,
     beats: draft.beats,
     syllable: draft.syllable,
@@ -123,7 +124,7 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
     case 'hold': {
       const syllables = wordsOf(draft.syllables);
       if (syllables.length === 0) return wrong('syllables', 'Write at least one syllable.');
-      return made({ kind, mode, beats: draft.beats, syllables });
+      return made({ kind, ...timed, beats: draft.beats, syllables });
     }
     case 'chord':
       return chordOf(draft);
@@ -136,12 +137,24 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
     case 'spoken': {
       const lines = linesOf(draft.text);
       if (lines.length === 0) return wrong('text', 'Write what is said, one line after the other.');
-      return made({ kind, lines, beats: draft.textBeats });
+      const { metre } = draft;
+      return made({ kind, ...(metre ? { metre } : {}), lines, beats: draft.textBeats });
     }
     case 'body': {
       const moves = linesOf(draft.moves);
       if (moves.length === 0) return wrong('moves', 'Write what is done, one move a line.');
-      return made({ kind, moves, seconds: draft.moveSeconds });
+      const read = moves.map((line) => readMovement(line, draft.moveSeconds));
+      const bad = read.find((one) => one.kind === 'problem');
+      if (bad?.kind === 'problem') {
+        return wrong(
+          'moves',
+          `“${bad.word}” is not understood; in brackets write “both sides”, “3 times”, “4 s” or “held 2 s”.`,
+        );
+      }
+      return made({
+        kind,
+        moves: read.flatMap((one) => (one.kind === 'movement' ? [one.movement] : [])),
+      });
     }
   }
 }
@@ -151,15 +164,19 @@ const fieldOf: Readonly<Record<string, string>> = { usual: 'usual', music: 'musi
 
 /** The exercise of a draft, checked as the server checks it; its cautions follow what is done in it. */
 export function exerciseOf(draft: ExerciseDraft, id: string, version: number): Made<Exercise> {
-  const music = musicOf(draft);
-  if (music.kind === 'wrong') return music;
+  const read = musicOf(draft);
+  if (read.kind === 'wrong') return read;
+  const { unshown } = draft;
+  // What the form does not show stays with the music it belongs to.
+  const own = unshown?.music.kind === draft.kind ? unshown.music.fields : {};
+  const music = { ...read.made, ...own } as Music;
   const vowels = wordsOf(draft.vowels);
   const core = {
     phase: draft.phase,
     effort: draft.effort,
     needs: [...draft.needs],
     steps: linesOf(draft.steps),
-    music: music.made,
+    music,
   };
   const needed = cautionsNeeded(core).map((name) => cautions[name]);
   const whole = {
@@ -171,7 +188,11 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
     purposes: [...draft.purposes],
     purpose: draft.purpose,
     cue: draft.cue,
-    watchFor: linesOf(draft.watchFor),
+    ...(draft.image.trim() === '' ? {} : { image: draft.image }),
+    anchor: draft.anchor,
+    ...unshown?.exercise,
+    ...(draft.breathing === 'together' ? {} : { breathing: draft.breathing }),
+    watchFor: linesOf(draft.watchFor).map(readWatched),
     substitutes: draft.substitutes,
     difficulty: draft.difficulty,
     cautions: [...new Set([...needed, ...draft.cautions])].slice(0, 6),
@@ -180,12 +201,17 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
     keyChangeBeats: draft.keyChangeBeats,
     usual: {
       talk: draft.talk,
-      demonstrate: draft.demonstrate,
+      demonstrate: draft.demonstration,
       tempo: draft.tempo,
       repetitions: draft.repetitions,
       verses: draft.verses,
       shape: draft.shape,
       step: draft.step,
+      ...(draft.bySteps ? { bySteps: true } : {}),
+      ...(draft.tempoStep === 0 ? {} : { tempoStep: draft.tempoStep }),
+      ...(draft.coach === 0 ? {} : { coach: draft.coach }),
+      ...(draft.after === 0 ? {} : { after: draft.after }),
+      ...unshown?.usual,
     },
     ...(draft.keys ? { keys: draft.keys } : {}),
     ...(draft.ages.length > 0 ? { ages: [...draft.ages] } : {}),
