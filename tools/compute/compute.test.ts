@@ -60,6 +60,56 @@ describe('npm run compute', () => {
     expect(answers[3]?.error).toContain('no JSON');
     expect(answers[4]).toMatchObject({ infeasible: { part: 'S', end: 'top' } });
   });
+  it('takes windows, a goal below, a start, scale steps and what is told by hand', () => {
+    const down = { ...ladder, exercise: { lowest: 0, highest: 7 }, shape: 'two-runs', keys: 4 };
+    const windowed = parts.map((part) => ({
+      ...part,
+      window: [part.comfort[0], part.comfort[0] + 8],
+    }));
+    const { status, answers } = compute('ladder', [
+      JSON.stringify({ ...down, parts: windowed, goalBottomTonic: 55 }),
+      JSON.stringify({ ...down, start: 64, scale: [0, 2, 4, 5, 7, 9, 11] }),
+      JSON.stringify({ ...down, start: 64, fixed: { S: { 0: 12, 1: 'rest' }, B: { 2: -36 } } }),
+      JSON.stringify({ ...down, fixed: { X: { 0: 0 } } }),
+      JSON.stringify({ ...down, fixed: { S: { 9: 0 } } }),
+      JSON.stringify({ ...down, start: 120 }),
+    ]);
+    expect(status).toBe(2);
+    expect(answers[0]?.tonics).toEqual([
+      answers[0]?.start,
+      Number(answers[0]?.start) + 1,
+      answers[0]?.start,
+      Number(answers[0]?.start) - 1,
+    ]);
+    expect(answers[1]).toMatchObject({ start: 64, tonics: [64, 66, 64, 63] });
+    expect(answers[2]?.parts).toMatchObject({ S: [12, 'rest', 0, 0] });
+    expect((answers[2]?.parts as Record<string, unknown[]>).B?.[2]).toBe(-36);
+    expect(answers[3]?.error).toContain('no part X');
+    expect(answers[4]?.error).toContain('no key 9');
+    expect(answers[5]).toMatchObject({ infeasible: { end: 'top' } });
+  });
+  it('counts breath that shrinks to its least, coaching, resets and a tempo that steps', () => {
+    const breath = { rounds: 3, in: 4, hold: 0, out: 4, rest: 2, tempo: 60 };
+    const increment = { in: -2, hold: 0, out: 1, rest: 0 };
+    const sung = { tempo: 60, patternBeats: 6, keys: 2, verses: 2, tempoStep: 60 };
+    const { answers } = compute('time', [
+      JSON.stringify({ ...breath, increment, least: { in: 1 } }),
+      JSON.stringify({ ...breath, increment, least: 3 }),
+      JSON.stringify(sung),
+      JSON.stringify({
+        ...sung,
+        coach: 5,
+        reset: { seconds: 2, every: 1 },
+        demonstrate: 'each key',
+      }),
+    ]);
+    // In 4 2 1, out 4 5 6, at rest 2 each; with three at least: in 4 3 3, held and at rest 3.
+    expect(answers[0]?.seconds).toBe(28);
+    expect(answers[1]?.seconds).toBe(10 + 15 + 18);
+    // 6 beats at 60, 120, 180 and 240 a minute.
+    expect(answers[2]?.seconds).toBe(6 + 3 + 2 + 1.5);
+    expect(answers[3]?.seconds).toBe(12.5 + 5 + 3 * 2 + 6 + 2);
+  });
   it('computes comfort by part, and time', () => {
     const singer = { part: 'S', comfort: [60, 72], reach: [58, 74] };
     const apart = { part: 'A', comfort: [50, 52], reach: [50, 52] };
@@ -124,6 +174,21 @@ describe('npm run compute', () => {
     expect(answers[2]?.error).toMatch(/begin with the root/);
   });
 
+  it('keeps the notes of a chord apart where that is asked', () => {
+    const high = { comfort: [60, 67], reach: [60, 67] };
+    const chord = {
+      parts: ['S', 'A', 'T'].map((id) => ({ id, ...high })),
+      tones: [0, 7],
+      roots: [60],
+      fraction: 1,
+    };
+    const { answers } = compute('chord', [
+      JSON.stringify(chord),
+      JSON.stringify({ ...chord, distinct: true }),
+    ]);
+    expect(answers[0]).toMatchObject({ cost: 0 });
+    expect(answers[1]).toMatchObject({ infeasible: { root: 60 } });
+  });
   it('names and times notes in a key', () => {
     const problem = { tempo: 60, mode: 'minor', tonic: 63, octave: -12, sharps: true };
     const { answers } = compute('notes', [
