@@ -64,7 +64,7 @@ describe('npm run compute', () => {
     const down = { ...ladder, exercise: { lowest: 0, highest: 7 }, shape: 'two-runs', keys: 4 };
     const windowed = parts.map((part) => ({
       ...part,
-      window: [part.comfort[0], part.comfort[0] + 8],
+      window: [part.comfort[0], part.comfort[0]! + 8],
     }));
     const { status, answers } = compute('ladder', [
       JSON.stringify({ ...down, parts: windowed, goalBottomTonic: 55 }),

@@ -1,4 +1,5 @@
 import type { Exercise } from '@wide-fern/contract';
+import { linked } from './exercises/linked';
 import { agilityExercises } from './exercises/agility';
 import { articulationExercises } from './exercises/articulation';
 import { breathExercises } from './exercises/breath';
@@ -11,7 +12,7 @@ import { releaseExercises } from './exercises/release';
 import { resonanceExercises } from './exercises/resonance';
 
 /** The built-in exercises, in the order of the phases. */
-export const exercises: readonly Exercise[] = [
+export const exercises: readonly Exercise[] = linked([
   ...releaseExercises,
   ...breathExercises,
   ...onsetExercises,
@@ -22,4 +23,4 @@ export const exercises: readonly Exercise[] = [
   ...articulationExercises,
   ...pieceExercises,
   ...coolDownExercises,
-];
+]);

@@ -7,6 +7,7 @@ import {
   placeNeeds,
   purposes,
   shapes,
+  strains,
 } from '@wide-fern/core';
 import { line, maybeLine, uuid } from './common';
 import { choiceLimits } from './limits';
@@ -91,6 +92,10 @@ export const exerciseSchema = z.object({
   effort: z.int().min(1).max(5),
   difficulty: z.int().min(1).max(3),
   needs: z.array(z.enum(placeNeeds)),
+  /** What it can strain; where it is not said, its words are looked at. */
+  strains: z.array(z.enum(strains)).optional(),
+  /** What is held in the hand: «a straw for each». */
+  held: line(60).optional(),
   cautions: z.array(line(320)).max(6),
   music: musicSchema,
   /** Vowels that take turns from key to key. */
@@ -119,6 +124,8 @@ export const exerciseSchema = z.object({
       strict: z.boolean().optional(),
       octaveMoves: z.array(z.int().min(-48).max(48)).min(1).max(6).optional(),
       mayRest: z.boolean().optional(),
+      /** High and low voices one after the other, each with keys of its own. */
+      groups: z.literal('in turn').optional(),
     })
     .optional(),
   /** Bars of a piece climb to where their part sings them as written. */

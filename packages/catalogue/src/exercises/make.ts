@@ -1,16 +1,15 @@
 import type { Exercise } from '@wide-fern/contract';
 import { cautions } from '@wide-fern/words';
 import {
+  beatsOf,
   cautionsNeeded,
   hasKeys,
-  readLine,
   readMovement,
   type Anchor,
+  type Beats,
   type Metre,
   type Movement,
-  type Mode,
   type Music,
-  type PatternEvent,
   type Phase,
 } from '@wide-fern/core';
 
@@ -25,20 +24,44 @@ type Optional =
   | 'effort'
   | 'difficulty';
 
-type Draft = Omit<Exercise, Optional | 'usual' | 'phase' | 'substitutes' | 'watchFor'> &
+export type Draft = Omit<
+  Exercise,
+  Optional | 'usual' | 'phase' | 'substitutes' | 'watchFor' | 'family'
+> &
   Partial<Pick<Exercise, Optional>> & {
     readonly usual?: Partial<Exercise['usual']>;
     /** What to watch for, and behind a bar what helps: «Locked knees | Let them give.» */
     readonly watchFor: readonly string[];
     /** When it does not work, and what to do instead. */
     readonly substitutes: readonly (readonly [when: string, exercise: string])[];
+    /** The family it belongs to, and which of its ways it is. */
+    readonly family?: readonly [id: string, variant: string];
   };
+
+/** The breath after so many beats, and the change of key: both fill whole bars; one beat at least to breathe. */
+function fillBars(beats: Beats, metre: Metre): { breathBeats: Beats; keyChangeBeats: Beats } {
+  const over = beats % metre.beats;
+  const breathBeats = metre.beats - over;
+  return {
+    breathBeats: breathBeats < 1 ? breathBeats + metre.beats : breathBeats,
+    keyChangeBeats: metre.beats,
+  };
+}
+
+/** The beats around a repetition where nothing else is said. */
+function usualBeats(music: Music): Pick<Exercise, 'countIn' | 'breathBeats' | 'keyChangeBeats'> {
+  const metre = 'metre' in music ? music.metre : undefined;
+  if (metre) return { countIn: metre.beats, ...fillBars(beatsOf(music), metre) };
+  const counted = hasKeys(music) || music.kind === 'spoken';
+  return counted
+    ? { countIn: 4, breathBeats: 2, keyChangeBeats: 2 }
+    : { countIn: 0, breathBeats: 0, keyChangeBeats: 0 };
+}
 
 /** Makes the exercises of one phase: the usual figures where nothing else is said, and the cautions that what is done in them needs. */
 export const inPhase =
   (phase: Phase) =>
-  (draft: Draft): Exercise => {
-    const counted = hasKeys(draft.music) || draft.music.kind === 'spoken';
+  ({ family, ...draft }: Draft): Exercise => {
     const whole = {
       version: 1,
       phase,
@@ -46,10 +69,9 @@ export const inPhase =
       needs: [],
       effort: 1,
       difficulty: 1,
-      countIn: counted ? 4 : 0,
-      breathBeats: counted ? 2 : 0,
-      keyChangeBeats: counted ? 2 : 0,
+      ...usualBeats(draft.music),
       ...draft,
+      ...(family ? { family: { id: family[0], variant: family[1] } } : {}),
       watchFor: draft.watchFor.map((line) => {
         const [see = '', help = ''] = line.split(' | ');
         return { see, help };
@@ -70,56 +92,21 @@ export const inPhase =
     return { ...whole, cautions: [...new Set([...(draft.cautions ?? []), ...needed])] };
   };
 
-/** The events of a typed line; a line that cannot be read is a mistake in the catalogue. */
-export function typed(text: string, mode: Mode = 'major'): PatternEvent[] {
-  const read = readLine(text, mode);
-  if (read.kind === 'problem') throw new Error(`${text}, at ${read.at}: ${read.code}`);
-  return [...read.events];
-}
-
-/** Lays syllables, parted by blanks, under the notes of a line, one each. */
-export function withSyllables(events: readonly PatternEvent[], syllables: string): PatternEvent[] {
-  const texts = syllables.split(' ');
-  return events.map((event) => {
-    if ('rest' in event) return event;
-    const syllable = texts.shift();
-    return syllable === undefined ? event : { ...event, syllable };
-  });
-}
-
-/** A line for all parts, as it is typed. */
-export const line = (text: string, mode: Mode = 'major', metre?: Metre): Music => ({
-  kind: 'pattern',
-  mode,
-  ...(metre ? { metre } : {}),
-  notes: typed(text, mode),
-});
-
-/** A slide through offsets, each reached after so many beats. */
-export const slide = (
-  syllable: string,
-  from: number,
-  ...to: readonly (readonly [offset: number, beats: number])[]
-): Music => ({
-  kind: 'glide',
-  mode: 'major',
-  points: [{ offset: from, beats: 0 }, ...to.map(([offset, beats]) => ({ offset, beats }))],
-  syllable,
-});
-
 const none = { in: 0, hold: 0, out: 0, rest: 0 };
 
-/** Counted breath: the first round's counts, and what each further round adds. */
+/** Counted breath: the first round's counts, and what each further round adds or takes away. */
 export const breath = (
   outOn: string,
   counts: Partial<typeof none>,
   growing: Partial<typeof none> = {},
+  more: Partial<Omit<Extract<Music, { kind: 'breath' }>, 'kind' | 'increment' | 'outOn'>> = {},
 ): Music => ({
   kind: 'breath',
   ...none,
   ...counts,
   increment: { ...none, ...growing },
   outOn,
+  ...more,
 });
 
 /** Moves one after the other, each as it is typed; so long where a move does not say. */
@@ -130,18 +117,4 @@ export const moves = (seconds: number, ...list: readonly string[]): Music => ({
     if (read.kind === 'problem') throw new Error(`${text}: ${read.word}`);
     return read.movement;
   }),
-});
-
-export const spoken = (beats: number, ...lines: readonly string[]): Music => ({
-  kind: 'spoken',
-  lines,
-  beats,
-});
-
-/** One held note through its syllables. */
-export const hold = (beats: number, syllables: string): Music => ({
-  kind: 'hold',
-  mode: 'major',
-  beats,
-  syllables: syllables.split(' '),
 });

@@ -6,7 +6,15 @@ const body = (...moves: readonly string[]): Music => ({
   moves: moves.map((text) => ({ text, sides: 1, times: 1, seconds: 5, held: 0 })),
 });
 const needed = (music: Music, changed: Partial<ToCaution> = {}) =>
-  cautionsNeeded({ music, phase: 'release', effort: 1, needs: [], steps: [], ...changed });
+  cautionsNeeded({
+    music,
+    phase: 'release',
+    anchor: 'middle',
+    effort: 1,
+    needs: [],
+    steps: [],
+    ...changed,
+  });
 const still = { in: 0, hold: 0, out: 0, rest: 0 };
 
 describe('the cautions an exercise needs', () => {

@@ -71,6 +71,20 @@ export type Purpose = (typeof purposes)[number];
 export const placeNeeds = ['standing', 'floor', 'noise', 'prop', 'mirror'] as const;
 export type PlaceNeed = (typeof placeNeeds)[number];
 
+/** What an exercise can strain, so that cautions are said. */
+export const strains = [
+  'neck',
+  'jaw',
+  'shoulders',
+  'back',
+  'knees',
+  'balance',
+  'bending',
+  'pulses',
+  'creak',
+] as const;
+export type Strain = (typeof strains)[number];
+
 /** Who an exercise suits. */
 export const ages = ['children', 'changing voices', 'adults', 'older voices'] as const;
 export type Age = (typeof ages)[number];
@@ -83,3 +97,5 @@ export const swells = ['growing', 'fading'] as const;
 export type Swell = (typeof swells)[number];
 export const isDynamicWord = (word: string): word is Dynamic =>
   (dynamics as readonly string[]).includes(word);
+export const isSwellWord = (word: string): word is Swell =>
+  (swells as readonly string[]).includes(word);

@@ -22,6 +22,7 @@ import type { Condition } from '../voices/condition';
 import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';
 import { anchoredSections, anchoring } from './anchor';
+import { groupKeys, highAndLow, inTurn, type GroupKeys } from './groups';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
 /**
@@ -35,6 +36,8 @@ export type SegmentKeys =
       readonly problem: LadderProblem;
       readonly best: Ladder | Infeasible;
       readonly sung: Ladder | undefined;
+      /** High and low voices, each with keys of its own, where they sing in turn. */
+      readonly groups?: readonly GroupKeys[];
     }
   | {
       readonly kind: 'chord';
@@ -119,7 +122,11 @@ function ladderProblem(
     ...(windows === undefined ? {} : { windows }),
     ...(goal === undefined ? {} : { goalTonic: goal }),
     ...(goalBottomTonic === undefined ? {} : { goalBottomTonic }),
-    ...(aim ? { preferredStart: aim.tonic - Math.max(...keyOffsets(climb)) } : {}),
+    ...(aim
+      ? { preferredStart: aim.tonic - Math.max(...keyOffsets(climb)) }
+      : sections.every(({ id }) => own[id]?.anyOctave)
+        ? { preferredStart: middleC }
+        : {}),
   };
 }
 
@@ -157,6 +164,24 @@ function remembered(
   return found;
 }
 
+/** The keys of groups that sing in turn, as one ladder. */
+function keysInTurn(problem: LadderProblem, groups: readonly GroupKeys[]): SegmentKeys {
+  const { sections } = problem;
+  const best = groups.flatMap((group) => (group.best.kind === 'ladder' ? [group.best] : []));
+  const sung = groups.flatMap((group) => group.sung ?? []);
+  const stuck = groups.find((group) => group.best.kind !== 'ladder')?.best;
+  return {
+    kind: 'ladder',
+    problem,
+    best: stuck ?? inTurn(sections, best),
+    sung: sung.length === groups.length ? inTurn(sections, sung) : undefined,
+    groups,
+  };
+}
+
+/** Where everything is held, every key is as good; they begin around middle C. */
+const middleC: MidiNote = 60;
+
 /** The keys of a pitched segment: the best ones, or from the start chosen by hand. */
 export function keysOf(
   exercise: PlannedExercise,
@@ -173,6 +198,12 @@ export function keysOf(
     return { kind: 'chord', problem, best, sung };
   }
   const problem = ladderProblem(exercise, music, choices, tonight);
+  if (exercise.keys?.groups && problem.own === undefined) {
+    const groups = highAndLow(tonight.sections).map((sections) =>
+      ladderProblem(exercise, music, choices, { ...tonight, sections }),
+    );
+    return keysInTurn(problem, groupKeys(groups, start));
+  }
   const best = bestLadder(problem);
   const found = best.kind === 'ladder' ? best : undefined;
   const isBest = start === null || start === found?.start;

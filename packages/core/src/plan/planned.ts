@@ -20,6 +20,8 @@ export interface PlannedExercise {
         readonly strict?: boolean | undefined;
         readonly octaveMoves?: readonly Semitones[] | undefined;
         readonly mayRest?: boolean | undefined;
+        /** High and low voices one after the other, each with keys of its own, where all sing alike. */
+        readonly groups?: 'in turn' | undefined;
       }
     | undefined;
   /** What bars of a piece climb to. */

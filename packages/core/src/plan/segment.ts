@@ -50,7 +50,7 @@ export function timingOf(
   return {
     ...chosen,
     countIn: exercise.countIn,
-    keys: pitched ? repetitions : 1,
+    keys: pitched ? repetitions * (exercise.keys?.groups ? 2 : 1) : 1,
     verses: pitched ? verses : repetitions,
     patternBeats: beatsOf(music),
     breathBeats: exercise.breathBeats,

@@ -35,6 +35,12 @@ export function sharedKeys(
     return { comfort, octave, span, anyOctave: role?.kind === 'holds' };
   });
   const fixed = parts.filter(({ anyOctave }) => !anyOctave);
+  // Where all hold, a key an octave away is the same key.
+  if (fixed.length === 0) {
+    return chordRoots.filter((tonic) =>
+      parts.every(({ comfort, span }) => inSomeOctave(tonic + span.lowest, comfort)),
+    );
+  }
   const held = parts.filter(({ anyOctave }) => anyOctave);
   const low = Math.max(
     0,

@@ -1,4 +1,5 @@
 import { beatsOfEvents } from '../exercise/music';
+import type { LineEvent } from '../exercise/partLines';
 import type { Dynamic } from '../exercise/vocabulary';
 import type { Score } from '../notation';
 import { modes } from '../pitch';
@@ -15,6 +16,8 @@ export interface Sounded {
   readonly glideTo?: MidiNote;
   /** From 0 to 1. */
   readonly loudness: number;
+  /** How loud it ends, where it grows or fades while it lasts. */
+  readonly endLoudness?: number;
 }
 
 /** What is heard of an exercise, in the order it sounds. */
@@ -42,6 +45,44 @@ const loudnessOf: Readonly<Record<Dynamic, number>> = {
   ff: 1,
 };
 const usualLoudness = 0.6;
+/** A swell that leads to no printed loudness goes this far, and stays within what can be heard. */
+const swellBy = 0.24;
+const quietest = 0.2;
+
+/**
+ * How loud each event begins and ends: as printed, and along a swell evenly from where it begins to the
+ * next printed loudness, or by two steps where none follows.
+ */
+export function loudnessAlong(
+  events: readonly LineEvent[],
+): readonly (readonly [from: number, to: number])[] {
+  const along: (readonly [number, number])[] = [];
+  let loudness = usualLoudness;
+  for (let i = 0; i < events.length;) {
+    const { dynamic, swell } = events[i]!;
+    if (dynamic) loudness = loudnessOf[dynamic];
+    let end = i + 1;
+    while (end < events.length && !events[end]!.dynamic && !events[end]!.swell) end += 1;
+    const next = events[end]?.dynamic;
+    const toward = swell === 'growing' ? loudness + swellBy : loudness - swellBy;
+    const goal =
+      swell === undefined
+        ? loudness
+        : next
+          ? loudnessOf[next]
+          : Math.min(1, Math.max(quietest, toward));
+    const beats = beatsOfEvents(events.slice(i, end));
+    let passed = 0;
+    for (; i < end; i += 1) {
+      const at = (beat: Beats) => loudness + ((goal - loudness) * beat) / (beats || 1);
+      along.push([at(passed), at(passed + events[i]!.beats)]);
+      passed += events[i]!.beats;
+    }
+    loudness = goal;
+  }
+  return along;
+}
+
 /** Before the first key there is no change, but a chord all the same. */
 const firstChordBeats = 2;
 /** Where the chord is given: the tonic in the octave below middle C, and its triad above middle C. */
@@ -91,16 +132,17 @@ export function programme(
     for (let verse = 0; verse < verses; verse += 1) {
       for (const { part, events } of lines) {
         let at = beat;
-        let loudness = usualLoudness;
-        for (const event of events) {
-          if (event.dynamic) loudness = loudnessOf[event.dynamic];
+        const loudness = loudnessAlong(events);
+        for (const [place, event] of events.entries()) {
+          const [from, to] = loudness[place]!;
           if (event.midi !== null && event.beats > 0) {
             sounded.push({
               at: seconds(at),
               seconds: seconds(event.beats),
               voice: part,
               midi: event.midi,
-              loudness,
+              loudness: from,
+              ...(to === from ? {} : { endLoudness: to }),
               ...(event.glideTo === undefined || event.glideTo === event.midi
                 ? {}
                 : { glideTo: event.glideTo }),

@@ -4,3 +4,4 @@ export { movesInWords } from './moves';
 export { decidingInWords, reasonsInWords } from './reasons';
 export { beyondInWords, chosenStartInWords, infeasibleInWords } from './starts';
 export type { Wording } from './wording';
+export * from './ofKeys';

@@ -3,6 +3,7 @@ import {
   type PatternTiming,
   type Section,
   beatsOf,
+  hasKeys,
   isPitched,
   onOwnPitch,
   patternBeats,
@@ -61,6 +62,15 @@ export function wordingFor(
 export function keyPath(keys: SegmentKeys, wording: Wording): string {
   if (keys.kind === 'none') return '';
   if (!keys.sung) return 'no key works';
+  if (keys.kind === 'ladder' && keys.groups) {
+    const [high, low] = keys.groups.map((group) =>
+      keyPath(
+        { kind: 'ladder', problem: group.problem, best: group.best, sung: group.sung },
+        wording,
+      ),
+    );
+    return `high ${high}, low ${low}`;
+  }
   const { tonics } = keys.sung;
   const name = (tonic: number) => tonicName(tonic, wording.mode, wording.writing);
   const first = tonics[0]!;
@@ -96,7 +106,7 @@ export function repetitionsInWords({ exercise, choices }: Segment): string {
 /** The second line of the strip: the step of what is pitched, the count of what is not. */
 export function strideInWords(segment: Segment): string {
   const { exercise, choices } = segment;
-  return isPitched(exercise.music) && choices.repetitions > 1
+  return hasKeys(exercise.music) && choices.repetitions > 1
     ? stepInWords(choices.step)
     : repetitionsInWords(segment);
 }
@@ -106,7 +116,7 @@ export function ladderHeading(segment: Segment): string {
   const { exercise, choices } = segment;
   const counted = repetitionsInWords(segment);
   const capital = counted.charAt(0).toUpperCase() + counted.slice(1);
-  if (!isPitched(exercise.music)) return capital;
+  if (!hasKeys(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
   return `${capital}, ${shapeWords[choices.shape]} ${stepInWords(choices.step)}`;
 }

@@ -1,7 +1,7 @@
 import type { Mode } from '../../pitch';
 import type { Beats, Semitones } from '../../units';
 import { isNote, type PatternEvent, type PatternNote } from '../music';
-import { isDynamicWord, type Dynamic } from '../vocabulary';
+import { isDynamicWord, isSwellWord, type Dynamic, type Swell } from '../vocabulary';
 import { asSteps } from './asSteps';
 import { offsetOfDegree } from './degrees';
 import { readLength } from './lengths';
@@ -39,6 +39,7 @@ class Unreadable extends Error {
  *     5(noo)  3~ 2         a syllable; bound to the next note
  *     r  r:2   ,   |       a rest; breathe; a bar line, for the eye only
  *     p  mf  ff            this loud from the next note on
+ *     growing  fading      from the next note on, until the next of these words
  *
  * The steps may be do re mi, sol-fa letters or names of notes as well (asSteps.ts).
  */
@@ -69,6 +70,7 @@ class EventReader {
   private at = 0;
   private usual: Beats = 1;
   private dynamic: { readonly value: Dynamic; readonly at: number } | undefined;
+  private swell: { readonly value: Swell; readonly at: number } | undefined;
 
   constructor(
     private readonly text: string,
@@ -80,7 +82,8 @@ class EventReader {
       if (/[\s|]/.test(this.text[this.at]!)) this.at += 1;
       else this.readOne();
     }
-    if (this.dynamic) throw new Unreadable(this.dynamic.at, 'dynamic-without-note');
+    const said = this.dynamic ?? this.swell;
+    if (said) throw new Unreadable(said.at, 'dynamic-without-note');
     if (!this.events.some(isNote)) throw new Unreadable(0, 'no-note');
     return { events: this.events, places: this.places };
   }
@@ -99,6 +102,10 @@ class EventReader {
     } else if (word !== undefined && isDynamicWord(word)) {
       if (this.dynamic) throw new Unreadable(start, 'two-dynamics');
       this.dynamic = { value: word, at: start };
+      this.at += word.length;
+    } else if (word !== undefined && isSwellWord(word)) {
+      if (this.swell) throw new Unreadable(start, 'two-dynamics');
+      this.swell = { value: word, at: start };
       this.at += word.length;
     } else if (word === 'r') {
       this.at += 1;
@@ -175,13 +182,16 @@ class EventReader {
     const slur = this.text[this.at] === '~';
     if (slur) this.at += 1;
     const said = this.dynamic;
+    const swell = this.swell;
     this.dynamic = undefined;
+    this.swell = undefined;
     return {
       offset,
       beats,
       ...(words === undefined ? {} : { syllable: words }),
       ...(slur ? { slur } : {}),
       ...(said === undefined ? {} : { dynamic: said.value }),
+      ...(swell === undefined ? {} : { swell: swell.value }),
     };
   }
 }

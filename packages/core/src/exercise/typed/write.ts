@@ -32,8 +32,9 @@ export function writeLine(events: readonly PatternEvent[], mode: Mode): string {
       words.push(`r${length}`);
       continue;
     }
-    const { offset, syllable, slur, breathAfter, dynamic } = event;
+    const { offset, syllable, slur, breathAfter, dynamic, swell } = event;
     if (dynamic) words.push(dynamic);
+    if (swell) words.push(swell);
     const sung = syllable === undefined ? '' : `(${syllable})`;
     words.push(`${writeDegree(offset, mode)}${length}${sung}${slur ? '~' : ''}`);
     if (breathAfter) words.push(',');

@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { isPitched, type NoteWriting } from '@wide-fern/core';
+import { hasKeys, type NoteWriting } from '@wide-fern/core';
 import { lengthInFigures } from '@wide-fern/words';
 import { Link } from 'react-router';
 import { color } from '../../ui/color';
@@ -70,7 +70,7 @@ export function ExerciseRow({
           )}
         </Name>
         <Box as="span">
-          {isPitched(exercise.music) && (
+          {hasKeys(exercise.music) && (
             <PatternFigure music={exercise.music} width={52} height={20} small />
           )}
         </Box>

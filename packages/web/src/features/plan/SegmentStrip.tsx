@@ -9,7 +9,7 @@ import {
   type Modifier,
 } from '@dnd-kit/core';
 import { horizontalListSortingStrategy, SortableContext, useSortable } from '@dnd-kit/sortable';
-import { isPitched, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
+import { hasKeys, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
 import {
   isTooLong,
   keyPath,
@@ -66,7 +66,7 @@ function StripItem({
   // Nobody can sing it, or somebody has to go beyond what they can.
   const stuck =
     keys.kind !== 'none' && (!keys.sung || (keys.kind === 'ladder' && !!keys.sung.beyond));
-  const path = isPitched(segment.exercise.music) ? bandsWording.path : '';
+  const path = hasKeys(segment.exercise.music) ? bandsWording.path : '';
   const pathFits = room === 'all' && width >= (length.length + path.length) * 6.4 + 22;
   return (
     <Box

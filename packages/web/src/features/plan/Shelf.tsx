@@ -5,7 +5,7 @@ import {
   type Tonight,
   askedFor,
   isFound,
-  isPitched,
+  hasKeys,
   own,
   phases,
   type PlaceNeed,
@@ -208,7 +208,7 @@ function ShelfRow({
       aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}${not ? `. ${not}` : ''}`}
       onClick={onTake}
       display="grid"
-      gridTemplateColumns={isPitched(exercise.music) ? '1fr 44px 76px 34px' : '1fr 34px'}
+      gridTemplateColumns={hasKeys(exercise.music) ? '1fr 44px 76px 34px' : '1fr 34px'}
       alignItems="center"
       gap="6px"
       w="100%"
@@ -221,7 +221,7 @@ function ShelfRow({
       <Name as="span" fontSize="15px" truncate>
         {exercise.name}
       </Name>
-      {isPitched(exercise.music) && (
+      {hasKeys(exercise.music) && (
         <>
           <PatternFigure music={exercise.music} width={44} height={18} small />
           <Box as="span" whiteSpace="nowrap">

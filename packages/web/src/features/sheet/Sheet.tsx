@@ -2,7 +2,7 @@ import type { ClockKind, Evening, PlanDocument } from '@wide-fern/contract';
 import {
   cautions,
   lengthInFigures,
-  movesInWords,
+  movesOfKeys,
   type Wording,
   clockIn,
   dayInWords,
@@ -16,7 +16,7 @@ import {
   choirScore,
   firstNotes,
   plainScore,
-  isPitched,
+  hasKeys,
   noteInKey,
   tonicName,
   type NoteWriting,
@@ -119,8 +119,7 @@ function SheetSegment({
   const { sections } = plan.document.tonight;
   const wording = wordingFor(sections, segment, writing);
   const { keys } = computed;
-  const moves =
-    keys.kind === 'ladder' && keys.sung ? movesInWords(keys.sung, keys.problem, wording) : [];
+  const moves = movesOfKeys(keys, wording);
   const { music } = exercise;
   return (
     <li>
@@ -144,7 +143,7 @@ function SheetSegment({
           {ladderHeading(segment)}
           {music.kind !== 'body' && `, ${choices.tempo} a minute`}
           {music.kind === 'breath' && `, out on ${music.outOn}`}
-          {choices.verses > 1 && isPitched(music) && `, ${choices.verses} times in each key`}.
+          {choices.verses > 1 && hasKeys(music) && `, ${choices.verses} times in each key`}.
           {moves.length > 0 &&
             ` ${moves.map((move) => move.charAt(0).toUpperCase() + move.slice(1)).join('. ')}.`}
         </p>

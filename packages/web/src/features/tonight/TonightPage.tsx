@@ -3,7 +3,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { EveningSummary } from '@wide-fern/contract';
 import type { NoteWriting } from '@wide-fern/core';
 import {
-  movesInWords,
+  movesOfKeys,
   clockIn,
   dayInWords,
   endInWords,
@@ -44,11 +44,8 @@ function movesBySegment(plan: EvaluatedPlan, writing: NoteWriting) {
   const { sections } = plan.document.tonight;
   return plan.segments.flatMap(({ segment, computed }) => {
     if (computed.keys.kind !== 'ladder' || !computed.keys.sung) return [];
-    const words = movesInWords(
-      computed.keys.sung,
-      computed.keys.problem,
-      wordingFor(sections, segment, writing),
-    ).join('; ');
+    const wording = wordingFor(sections, segment, writing);
+    const words = movesOfKeys(computed.keys, wording).join('; ');
     return words ? [{ id: segment.id, name: segment.exercise.name, words }] : [];
   });
 }

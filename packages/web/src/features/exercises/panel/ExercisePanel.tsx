@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { computeSegment, isPitched, type MidiNote, type PartName } from '@wide-fern/core';
+import { computeSegment, hasKeys, type MidiNote, type PartName } from '@wide-fern/core';
 import { partName, sungWords, breathInWords, doneLines } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
@@ -63,7 +63,7 @@ export function ExercisePanel({
         </Name>
       )}
       <Acts listed={listed} />
-      {isPitched(music) && (
+      {hasKeys(music) && (
         <>
           <Suspense fallback={<Box minH="150px" />}>
             <Notation exercise={exercise} computed={computed} sections={sections} parts={parts} />

@@ -3,7 +3,7 @@ import type { Exercise } from '@wide-fern/contract';
 import {
   type Section,
   choirScore,
-  isPitched,
+  hasKeys,
   plainScore,
   type ComputedSegment,
 } from '@wide-fern/core';
@@ -28,7 +28,7 @@ export function Files({
   const { choir } = useHere();
   const [whole, setWhole] = useState(false);
   const [failed, setFailed] = useState(false);
-  const pitched = isPitched(exercise.music);
+  const pitched = hasKeys(exercise.music);
   const write = async (wanted: Wanted) => {
     setFailed(false);
     try {

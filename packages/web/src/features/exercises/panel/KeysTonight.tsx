@@ -1,13 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Exercise } from '@wide-fern/contract';
 import { type Tonight, type ComputedSegment, type MidiNote } from '@wide-fern/core';
-import {
-  asSentences,
-  edgesInWords,
-  movesInWords,
-  ladderHeading,
-  wordingFor,
-} from '@wide-fern/words';
+import { asSentences, edgesOfKeys, movesOfKeys, ladderHeading, wordingFor } from '@wide-fern/words';
 import { useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { useWidth } from '../../../ui/useSize';
@@ -61,10 +55,9 @@ export function KeysTonight({
           <StartWords keys={keys} wording={wording} looked={looked} onBest={() => onStart(null)} />
           {keys.sung && (
             <Box fontSize="13px" mt="2px">
-              {asSentences([
-                ...movesInWords(keys.sung, keys.problem, wording),
-                ...edgesInWords(keys.sung, keys.problem, wording),
-              ]).join(' ')}
+              {asSentences([...movesOfKeys(keys, wording), ...edgesOfKeys(keys, wording)]).join(
+                ' ',
+              )}
             </Box>
           )}
         </KeyStrip>

@@ -3,7 +3,7 @@ import type { Piece } from '@wide-fern/contract';
 import {
   aimReached,
   beatsOf,
-  isPitched,
+  hasKeys,
   keysOf,
   sharedKeys,
   tonicName,
@@ -64,7 +64,7 @@ export function MakingDetails({
   const seconds = (beats * 60) / making.tempo;
   const reached = useMemo(() => {
     const choices = { ...exercise.usual, start: null };
-    if (!isPitched(exercise.music)) return undefined;
+    if (!hasKeys(exercise.music)) return undefined;
     const keysTonight = keysOf(exercise, exercise.music, choices, { sections, needs: [] });
     return aimReached(exercise.aim, keysTonight);
   }, [exercise, sections]);

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
-import { isPitched, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
+import { hasKeys, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
 import { sungWords, ladderHeading, wordingFor } from '@wide-fern/words';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
@@ -73,7 +73,7 @@ export function Bench({
             {hearing.failed}
           </Box>
         )}
-        {isPitched(exercise.music) && (
+        {hasKeys(exercise.music) && (
           <>
             <PatternFigure music={exercise.music} width={left} height={46} />
             <Label>{sungWords(exercise.music)}</Label>
@@ -89,7 +89,7 @@ export function Bench({
               open is room, filled is none
             </Label>
           )}
-          {isPitched(exercise.music) && mayEdit && (
+          {hasKeys(exercise.music) && mayEdit && (
             <Flex gap="12px" ml="auto">
               <WordButton
                 fontSize="13px"

@@ -2,9 +2,9 @@ import { Box } from '@chakra-ui/react';
 import { type PlaceNeed, type Tonight, type NoteWriting } from '@wide-fern/core';
 import {
   asSentences,
-  decidingInWords,
-  edgesInWords,
-  movesInWords,
+  decidingOfKeys,
+  edgesOfKeys,
+  movesOfKeys,
   type Wording,
   timeInWords,
   watchedInWords,
@@ -34,16 +34,16 @@ export function Words({
   const { segment, computed } = evaluated;
   const { exercise } = segment;
   const { keys } = computed;
-  const { sung, problem } = keys.kind === 'ladder' ? keys : {};
+  const sung = keys.kind === 'ladder' ? keys.sung : undefined;
   const met = needMet(evaluated, tonight);
   const why = [
     ...(met ? [needMetInWords(met, writing)] : []),
-    ...(sung && problem ? asSentences(decidingInWords(sung, problem, wording)) : []),
+    ...asSentences(decidingOfKeys(keys, wording)),
   ];
   const not = notPossibleInWords(exercise.needs, forbids);
   const breath = breathAdviceFor(exercise, segment.choices, phraseSeconds);
-  const moves = sung && problem ? asSentences(movesInWords(sung, problem, wording)) : [];
-  const edges = sung && problem ? asSentences(edgesInWords(sung, problem, wording)) : [];
+  const moves = asSentences(movesOfKeys(keys, wording));
+  const edges = asSentences(edgesOfKeys(keys, wording));
   return (
     <Box as="dl" fontSize="13px">
       {not && (

@@ -217,7 +217,7 @@ function shownChoices(usual: Exercise['usual']): Partial<ExerciseDraft> {
 
 /** What the form does not show and must not lose. */
 export interface Unshown {
-  readonly exercise: Pick<Exercise, 'family' | 'easier' | 'harder'>;
+  readonly exercise: Pick<Exercise, 'family' | 'easier' | 'harder' | 'strains' | 'held'>;
   readonly usual: Pick<Exercise['usual'], 'reset' | 'countInEach'>;
   /** Of the music, while it stays of its kind. */
   readonly music: { readonly kind: Kind; readonly fields: Readonly<Record<string, unknown>> };
@@ -227,11 +227,11 @@ const unshownMusic = ['least', 'emptyFirst', 'way', 'arms', 'ownPitch', 'distinc
 const there = (fields: Readonly<Record<string, unknown>>): Record<string, unknown> =>
   Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
 
-function unshownOf({ family, easier, harder, usual, music }: Exercise): Unshown {
+function unshownOf({ family, easier, harder, strains, held, usual, music }: Exercise): Unshown {
   const { reset, countInEach } = usual;
   const fields = music as unknown as Readonly<Record<string, unknown>>;
   return {
-    exercise: there({ family, easier, harder }),
+    exercise: there({ family, easier, harder, strains, held }),
     usual: there({ reset, countInEach }),
     music: {
       kind: music.kind,

@@ -173,6 +173,8 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
   const vowels = wordsOf(draft.vowels);
   const core = {
     phase: draft.phase,
+    anchor: draft.anchor,
+    ...unshown?.exercise,
     effort: draft.effort,
     needs: [...draft.needs],
     steps: linesOf(draft.steps),
@@ -189,8 +191,6 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
     purpose: draft.purpose,
     cue: draft.cue,
     ...(draft.image.trim() === '' ? {} : { image: draft.image }),
-    anchor: draft.anchor,
-    ...unshown?.exercise,
     ...(draft.breathing === 'together' ? {} : { breathing: draft.breathing }),
     watchFor: linesOf(draft.watchFor).map(readWatched),
     substitutes: draft.substitutes,
