@@ -146,7 +146,7 @@ export async function segmentNames(page: Page): Promise<string[]> {
   const labels = await strip
     .getByRole('button')
     .evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label') ?? ''));
-  // «3. Long s, short s, four rounds, 1:12»: the name ends before what is counted.
+  // «3. Long s, four rounds, 1:12»: the name ends before what is counted.
   return labels.map((label) => label.replace(/^\d+\. /, '').replace(/, (?!short s)[^,]*.*$/, ''));
 }
 

@@ -15,10 +15,12 @@ export const breathAdviceInWords = ({ seconds, comfortable, tempo }: BreathAdvic
 
 /** What to do when a phrase of an exercise outlasts the choir's breath; undefined when it does not. */
 export function breathAdviceFor(
-  { music, breathBeats, keyChangeBeats }: PlannedExercise,
+  { music, breathBeats, keyChangeBeats, breathing }: PlannedExercise,
   { tempo, verses, repetitions }: Pick<SegmentChoices, 'tempo' | 'verses' | 'repetitions'>,
   comfortable: Seconds,
 ): string | undefined {
+  // Where each breathes when it suits, no phrase is too long.
+  if (breathing === 'staggered') return undefined;
   const advice = breathAdvice(
     { music, tempo, breathBeats, keyChangeBeats, verses, keys: repetitions },
     comfortable,

@@ -26,7 +26,7 @@ describe('the acts on a plan, one after the other without a drawing between', ()
     acts.goBy(1);
     acts.moveBy(1);
     expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum', 'long-s']);
-    const moved = { code: 'moved', name: 'Long s, short s', place: 3, of: 3 };
+    const moved = { code: 'moved', name: 'Long s', place: 3, of: 3 };
     expect(said).toEqual([moved]);
     acts.moveBy(1);
     expect(said).toEqual([moved]);

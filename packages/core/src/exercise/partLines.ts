@@ -25,6 +25,29 @@ export interface PartLine {
   readonly events: readonly LineEvent[];
 }
 
+/** A stretch of a line that grows or fades: from one event to another, both within it. */
+export interface SwellRun {
+  readonly swell: Swell;
+  readonly from: number;
+  readonly to: number;
+}
+
+/** Where a line grows and fades: each swell until the next printed loudness or swell, or the last note. */
+export function swellsOf(
+  events: readonly Pick<LineEvent, 'midi' | 'dynamic' | 'swell'>[],
+): SwellRun[] {
+  return events.flatMap(({ swell }, from) => {
+    if (!swell) return [];
+    let to = from;
+    for (let i = from + 1; i < events.length; i += 1) {
+      const { midi, dynamic, swell: next } = events[i]!;
+      if (dynamic || next) break;
+      if (midi !== null) to = i;
+    }
+    return [{ swell, from, to }];
+  });
+}
+
 const silence = (beats: Beats): LineEvent[] => (beats > 0 ? [{ midi: null, beats }] : []);
 
 const onTonic = (events: readonly PatternEvent[], tonic: MidiNote): LineEvent[] =>

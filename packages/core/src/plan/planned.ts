@@ -1,6 +1,6 @@
 import type { Beats, BeatsPerMinute, MidiNote, Seconds, Semitones } from '../units';
 import type { Music } from '../exercise/music';
-import type { Anchor, Phase } from '../exercise/vocabulary';
+import type { Anchor, Breathing, Phase } from '../exercise/vocabulary';
 import type { Shape } from '../ladder';
 import type { Demonstration, Reset } from '../timing';
 
@@ -13,6 +13,8 @@ export interface PlannedExercise {
   readonly countIn: Beats;
   readonly breathBeats: Beats;
   readonly keyChangeBeats: Beats;
+  /** Breath taken together where nothing else is said. */
+  readonly breathing?: Breathing | undefined;
   /** How its keys may be chosen; without a word the phase's share and the usual octave moves. */
   readonly keys?:
     | {

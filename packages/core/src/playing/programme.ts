@@ -45,32 +45,45 @@ const loudnessOf: Readonly<Record<Dynamic, number>> = {
   ff: 1,
 };
 const usualLoudness = 0.6;
-/** A swell that leads to no printed loudness goes this far, and stays within what can be heard. */
-const swellBy = 0.24;
-const quietest = 0.2;
+/** How loud printed words are on some scale, what is sung without one, and how far a swell goes that leads to none. */
+export interface LoudnessScale {
+  readonly of: Readonly<Record<Dynamic, number>>;
+  readonly usual: number;
+  readonly swell: number;
+  readonly least: number;
+  readonly most: number;
+}
+const heard: LoudnessScale = {
+  of: loudnessOf,
+  usual: usualLoudness,
+  swell: 0.24,
+  least: 0.2,
+  most: 1,
+};
 
 /**
  * How loud each event begins and ends: as printed, and along a swell evenly from where it begins to the
  * next printed loudness, or by two steps where none follows.
  */
 export function loudnessAlong(
-  events: readonly LineEvent[],
+  events: readonly Pick<LineEvent, 'beats' | 'dynamic' | 'swell'>[],
+  scale: LoudnessScale = heard,
 ): readonly (readonly [from: number, to: number])[] {
   const along: (readonly [number, number])[] = [];
-  let loudness = usualLoudness;
+  let loudness = scale.usual;
   for (let i = 0; i < events.length;) {
     const { dynamic, swell } = events[i]!;
-    if (dynamic) loudness = loudnessOf[dynamic];
+    if (dynamic) loudness = scale.of[dynamic];
     let end = i + 1;
     while (end < events.length && !events[end]!.dynamic && !events[end]!.swell) end += 1;
     const next = events[end]?.dynamic;
-    const toward = swell === 'growing' ? loudness + swellBy : loudness - swellBy;
+    const toward = swell === 'growing' ? loudness + scale.swell : loudness - scale.swell;
     const goal =
       swell === undefined
         ? loudness
         : next
-          ? loudnessOf[next]
-          : Math.min(1, Math.max(quietest, toward));
+          ? scale.of[next]
+          : Math.min(scale.most, Math.max(scale.least, toward));
     const beats = beatsOfEvents(events.slice(i, end));
     let passed = 0;
     for (; i < end; i += 1) {

@@ -30,7 +30,9 @@ describe('an exercise through ABC', () => {
 
 describe('what ABC has no form for', () => {
   it('is kept: every slide of the catalogue comes back', () => {
-    const slides = exercises.filter(({ music }) => music.kind === 'glide');
+    const slides = exercises.filter(
+      ({ music }) => music.kind === 'glide' && music.ownPitch === undefined,
+    );
     expect(slides.length).toBeGreaterThan(3);
     for (const { id, music } of slides) {
       const text = abcOf(music, 60);

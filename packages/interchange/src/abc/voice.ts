@@ -1,4 +1,11 @@
-import { dynamics, longestSyllable, own, type Dynamic, type Semitones } from '@wide-fern/core';
+import {
+  dynamics,
+  longestSyllable,
+  own,
+  type Dynamic,
+  type Semitones,
+  type Swell,
+} from '@wide-fern/core';
 import type { Notes } from '../common/found';
 import { exactBeats, type SoundingEvent } from '../exercise/lines';
 import type { AbcElement, AbcKey, AbcPitch } from './tune';
@@ -12,6 +19,22 @@ const moved: Readonly<Record<string, Semitones>> = {
   dblsharp: 2,
   dblflat: -2,
 };
+/** What the signs at a note say of it. */
+interface Marks {
+  readonly dynamic?: Dynamic;
+  readonly swell?: Swell;
+  readonly breathAfter?: boolean;
+}
+
+/** Signs that begin a swell, by both their names; and those that end one. */
+const swellSigns: Readonly<Record<string, Swell>> = {
+  '<(': 'growing',
+  'crescendo(': 'growing',
+  '>(': 'fading',
+  'diminuendo(': 'fading',
+};
+const swellEnds: readonly string[] = ['<)', 'crescendo)', '>)', 'diminuendo)'];
+
 /** How far an accidental reaches in its bar: to its letter in every octave, in its own, or to nothing else. */
 export type Reach = 'pitch' | 'octave' | 'not';
 
@@ -132,11 +155,14 @@ export class AbcVoice {
     this.events.push({ midi, beats, ...syllable, ...slur, ...marks });
   }
 
-  private marksOf(decorations: readonly string[]): { dynamic?: Dynamic; breathAfter?: boolean } {
-    let marks: { dynamic?: Dynamic; breathAfter?: boolean } = {};
+  private marksOf(decorations: readonly string[]): Marks {
+    let marks: Marks = {};
     for (const word of decorations) {
       if ((dynamics as readonly string[]).includes(word))
         marks = { ...marks, dynamic: word as Dynamic };
+      else if (own(swellSigns, word)) marks = { ...marks, swell: own(swellSigns, word)! };
+      // Where a swell ends is where the next loudness or swell begins.
+      else if (swellEnds.includes(word)) continue;
       else if (word === 'breath') marks = { ...marks, breathAfter: true };
       // Where a slide begins and ends is said for the whole line.
       else if (word === '~(' || word === '~)') this.slides = true;

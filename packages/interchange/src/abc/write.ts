@@ -1,6 +1,7 @@
 import {
   quartersOf,
   spellInKey,
+  swellsOf,
   spellKey,
   writeLength,
   writtenBars,
@@ -87,6 +88,7 @@ interface Voice {
 }
 
 function writeBar(bar: WrittenBar, { events, key, tonic, above }: Voice) {
+  const swells = swellsOf(events);
   const accidental = accidentals(key);
   let run = 0;
   return bar.events
@@ -102,6 +104,11 @@ function writeBar(bar: WrittenBar, { events, key, tonic, above }: Voice) {
       if (event.midi === null) return `${words}z${lengthOf(written)}`;
       if (written.first && event.slur && !before?.slur) words += '(';
       if (written.first && event.dynamic) words += `!${event.dynamic}!`;
+      for (const { swell, from, to } of swells) {
+        const sign = swell === 'growing' ? '<' : '>';
+        if (written.first && from === written.event) words += `!${sign}(!`;
+        if (written.last && to === written.event) words += `!${sign})!`;
+      }
       if (written.last && event.breathAfter) words += '!breath!';
       const comesFrom = before?.glideTo !== undefined && before.glideTo !== before.midi;
       if (written.first && comesFrom && before.glideTo === event.midi) words += '!~)!';

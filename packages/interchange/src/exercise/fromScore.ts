@@ -3,6 +3,7 @@ import {
   sameTime,
   voicesOf,
   type Dynamic,
+  type Swell,
   type MidiNote,
   type Mode,
   type PieceScore,
@@ -25,6 +26,7 @@ interface Whole {
   to: Quarters;
   readonly syllables: readonly string[] | undefined;
   readonly dynamic: Dynamic | undefined;
+  readonly swell: Swell | undefined;
   slur: boolean;
   breathAfter: boolean;
   slideTo: MidiNote | undefined;
@@ -50,13 +52,14 @@ function wholeNotes(notes: readonly StaffNote[], starts: readonly Quarters[]): W
       whole = before;
       whole.to = to;
     } else {
-      const { midi, syllables, dynamic } = note;
+      const { midi, syllables, dynamic, swell } = note;
       whole = {
         midi,
         from,
         to,
         syllables,
         dynamic,
+        swell,
         slur: false,
         breathAfter: false,
         slideTo: undefined,
@@ -122,6 +125,7 @@ function eventsOf(
       ...(note.slur && goesOn ? { slur: true } : {}),
       ...(note.breathAfter ? { breathAfter: true } : {}),
       ...(note.dynamic ? { dynamic: note.dynamic } : {}),
+      ...(note.swell ? { swell: note.swell } : {}),
     });
     end = note.to;
   });

@@ -2,6 +2,7 @@ import {
   beatsOfEvents,
   isNote,
   type Dynamic,
+  type Swell,
   type Metre,
   type MidiNote,
   type Mode,
@@ -25,6 +26,7 @@ export interface SoundingEvent {
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
   readonly dynamic?: Dynamic | undefined;
+  readonly swell?: Swell | undefined;
 }
 
 /** The tonic's octave when a file does not say it: the lowest note lies from a fourth below it to a tritone above. */

@@ -41,7 +41,10 @@ describe('an exercise through MusicXML', () => {
     );
   });
   it('comes back as it was: every slide of the catalogue', () => {
-    const slides = exercises.filter(({ music }) => music.kind === 'glide');
+    // That everyone has an own pitch is said in no notation.
+    const slides = exercises.filter(
+      ({ music }) => music.kind === 'glide' && music.ownPitch === undefined,
+    );
     expect(slides.length).toBeGreaterThan(5);
     for (const { id, music } of slides) {
       const read = readMusicXml(xmlOf(music));
@@ -61,7 +64,7 @@ describe('an exercise through MusicXML', () => {
     );
     expect(fifths).toEqual(['0', '-5', '2']);
     expect(readMusicXml(xmlOf(music, [60, 61])).notKept).toEqual([
-      { where: 'bar 3', what: 'The key changes; all notes are counted from the first key.' },
+      { where: 'bar 4', what: 'The key changes; all notes are counted from the first key.' },
     ]);
   });
   it('keeps its name, whatever is in it', () => {
@@ -216,7 +219,6 @@ describe('a file from elsewhere', () => {
     expect(music).toMatchObject({ notes: [{ offset: 4, beats: 1 }] });
     expect(notKept.map(({ where, what }) => `${where}: ${what}`)).toEqual([
       ': Chord symbols are left out.',
-      'Tune, bar 1: Swelling and fading marks are left out.',
       'Tune, bar 1: The ornament is counted as the plain note.',
       'Tune, bar 1: Grace notes are left out.',
       'bar 1: Repeats are not carried out: every bar is read once.',

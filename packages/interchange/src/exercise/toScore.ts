@@ -2,6 +2,7 @@ import {
   quartersOf,
   quartersOfBeat,
   spellKey,
+  swellsOf,
   writtenBars,
   type AccidentalPreference,
   type LineEvent,
@@ -15,6 +16,7 @@ import { fileNote, saidName } from './said';
 
 /** The notes of one bar, from its place in the score: what is tied over the bar line is a note in each. */
 function notesOf({ events: heads }: WrittenBar, events: readonly LineEvent[], bar: number) {
+  const ends = new Set(swellsOf(events).map(({ to }) => to));
   const notes: StaffNote[] = [];
   heads.forEach((head, i) => {
     const event = events[head.event]!;
@@ -31,6 +33,8 @@ function notesOf({ events: heads }: WrittenBar, events: readonly LineEvent[], ba
       ...(isLast ? {} : { tieStart: true }),
       ...(head.first && event.syllable !== undefined ? { syllables: [event.syllable] } : {}),
       ...(head.first && event.dynamic ? { dynamic: event.dynamic } : {}),
+      ...(head.first && event.swell ? { swell: event.swell } : {}),
+      ...(isLast && ends.has(head.event) ? { swellEnd: true } : {}),
       ...(event.slur ? { slur: true } : {}),
       ...(isLast && event.breathAfter ? { breathAfter: true } : {}),
       ...(isLast && event.glideTo !== undefined ? { slideTo: event.glideTo } : {}),

@@ -1,7 +1,9 @@
 import {
   dynamics,
+  swells,
   longestSyllable,
   type Dynamic,
+  type Swell,
   type PieceScore,
   type Staff,
   type StaffNote,
@@ -33,6 +35,7 @@ interface Line {
   readonly notes: Played[];
   readonly lyrics: ReadonlyMap<number, string>;
   readonly dynamics: ReadonlyMap<number, Dynamic>;
+  readonly swells: ReadonlyMap<number, Swell>;
 }
 
 /** What a track says: its lines, and words that stand in it without notes. */
@@ -55,6 +58,7 @@ function linesOf(track: readonly Timed[], warnings: Warnings): Track {
   const lyrics = new Map<number, string>();
   const texts = new Map<number, string>();
   const loud = new Map<number, Dynamic>();
+  const swelling = new Map<number, Swell>();
   const bound = new Set<number>();
   const sounding = new Map<string, Played>();
   const channels = new Map<number, Played[]>();
@@ -63,7 +67,9 @@ function linesOf(track: readonly Timed[], warnings: Warnings): Track {
     else if (event.type === 'lyrics') lyrics.set(tick, fromBytes(event.text));
     else if (event.type === 'text') {
       const dynamic = dynamics.find((one) => one === event.text.trim());
+      const swell = swells.find((one) => one === event.text.trim());
       if (dynamic) loud.set(tick, dynamic);
+      else if (swell) swelling.set(tick, swell);
       else if (!event.text.startsWith('@')) texts.set(tick, fromBytes(event.text));
     } else if (event.type === 'controller' && event.controllerType === legato) {
       if (event.value >= 64) bound.add(event.channel);
@@ -91,7 +97,7 @@ function linesOf(track: readonly Timed[], warnings: Warnings): Track {
     .filter(([channel]) => channel !== percussion)
     .map(([, notes]) => {
       const sounding = notes.filter(({ from, to }) => to > from);
-      return { name, notes: sounding, lyrics, dynamics: loud };
+      return { name, notes: sounding, lyrics, dynamics: loud, swells: swelling };
     });
   return { lines, words: lines.length > 0 ? new Map() : lyrics.size > 0 ? lyrics : texts };
 }
@@ -147,6 +153,7 @@ function written(note: Played, line: Line, starts: readonly number[], ticks: num
     const lyric = from === note.from ? line.lyrics.get(from) : undefined;
     const syllable = lyric === undefined ? '' : syllableOf(lyric);
     const dynamic = from === note.from ? line.dynamics.get(from) : undefined;
+    const swell = from === note.from ? line.swells.get(from) : undefined;
     pieces.push({
       bar,
       at: (from - starts[bar]!) / ticks,
@@ -157,6 +164,7 @@ function written(note: Played, line: Line, starts: readonly number[], ticks: num
       ...(to < note.to ? { tieStart: true } : {}),
       ...(syllable === '' ? {} : { syllables: [syllable] }),
       ...(dynamic ? { dynamic } : {}),
+      ...(swell ? { swell } : {}),
       ...(note.slur ? { slur: true } : {}),
     });
     from = to;

@@ -1,10 +1,12 @@
 import {
   beatsOfEvents,
+  loudnessAlong,
   quartersOfBeat,
   spellKey,
   type Beats,
   type Dynamic,
   type LineEvent,
+  type LoudnessScale,
   type Score,
 } from '@wide-fern/core';
 import { writeMidi as writeFile, type MidiEvent } from 'midi-file';
@@ -21,7 +23,8 @@ const loudness: Readonly<Record<Dynamic, number>> = {
   f: 102,
   ff: 120,
 };
-const usualLoudness = 76;
+/** How hard notes are struck, also along a swell. */
+const struck: LoudnessScale = { of: loudness, usual: 76, swell: 30, least: 25, most: 127 };
 
 /** An event at its time from the beginning, before times are told from one event to the next. */
 interface Timed {
@@ -47,12 +50,12 @@ function lineEvents(
   channel: number,
 ): Timed[] {
   let beat = from;
-  let velocity = usualLoudness;
+  const velocities = loudnessAlong(events, struck);
   let bound = false;
-  return events.flatMap((event) => {
+  return events.flatMap((event, place) => {
+    const [velocityFrom, velocityTo] = velocities[place]!;
     const begins = beat;
     beat += event.beats;
-    if (event.dynamic) velocity = loudness[event.dynamic];
     if (event.midi === null || event.beats === 0) return [];
     const at = ticks(begins);
     const said = (type: 'lyrics' | 'text', words: string | undefined): Timed[] =>
@@ -70,12 +73,20 @@ function lineEvents(
     const part = event.beats / notes.length;
     const sounding = notes.flatMap((noteNumber, i): Timed[] => {
       const note = { deltaTime: 0, channel, noteNumber };
+      // A slide that swells is struck louder on its way.
+      const velocity = Math.round(velocityFrom + ((velocityTo - velocityFrom) * i) / notes.length);
       return [
         { at: ticks(begins + i * part), event: { ...note, type: 'noteOn', velocity } },
         { at: ticks(begins + (i + 1) * part), event: { ...note, type: 'noteOff', velocity: 0 } },
       ];
     });
-    return [...said('lyrics', event.syllable), ...said('text', event.dynamic), ...bow, ...sounding];
+    return [
+      ...said('lyrics', event.syllable),
+      ...said('text', event.dynamic),
+      ...said('text', event.swell),
+      ...bow,
+      ...sounding,
+    ];
   });
 }
 

@@ -3,6 +3,7 @@ import {
   own,
   type Clef,
   type Dynamic,
+  type Swell,
   type Staff,
   type StaffNote,
 } from '@wide-fern/core';
@@ -60,6 +61,7 @@ export class PartReader {
   /** Whether a transposition by octaves is said. */
   private saysOctave = false;
   private dynamic: Dynamic | undefined;
+  private swell: Swell | undefined;
   private endings: readonly number[] = [];
 
   constructor(
@@ -161,8 +163,12 @@ export class PartReader {
   /** How loud, and what else stands above the staff. */
   private readDirection(tree: Tree, bar: number): void {
     for (const type of childrenOf(tree, 'direction-type')) {
-      for (const { name, children } of type.children) {
-        if (name === 'wedge') this.miss(bar, 'Swelling and fading marks are left out.');
+      for (const { name, attributes, children } of type.children) {
+        if (name === 'wedge') {
+          // Where it stops says nothing that the next note does not say.
+          if (attributes.type === 'crescendo') this.swell = 'growing';
+          if (attributes.type === 'diminuendo') this.swell = 'fading';
+        }
         if (name === 'words') this.miss(bar, 'Words above the staff are left out.');
         for (const mark of name === 'dynamics' ? children : []) {
           const known = dynamics.find((one) => one === mark.name);
@@ -278,6 +284,10 @@ export class PartReader {
     if (this.dynamic) {
       read.dynamic = this.dynamic;
       this.dynamic = undefined;
+    }
+    if (this.swell) {
+      read.swell = this.swell;
+      this.swell = undefined;
     }
     return read;
   }

@@ -315,11 +315,20 @@ export function voiceElements(
     state.bound = first.slur === true;
     return [
       ...(first.dynamic ? [loudness(first.dynamic)] : []),
+      ...(first.swell ? [wedge(first.swell === 'growing' ? 'crescendo' : 'diminuendo')] : []),
       ...elements,
+      ...(first.swellEnd ? [wedge('stop')] : []),
       ...(slides.ends.has(first) ? [slideEnd(first, setting)] : []),
     ];
   });
 }
+
+const wedge = (type: 'crescendo' | 'diminuendo' | 'stop'): Element =>
+  element(
+    'direction',
+    { placement: 'above' },
+    element('direction-type', {}, element('wedge', { type })),
+  );
 
 const loudness = (dynamic: Dynamic): Element =>
   element(

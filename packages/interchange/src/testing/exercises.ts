@@ -1,6 +1,7 @@
 import fc from 'fast-check';
 import {
   dynamics,
+  swells,
   modeNames,
   type Metre,
   type Music,
@@ -24,6 +25,7 @@ const note = fc
       slur: fc.constant(true as const),
       breathAfter: fc.constant(true as const),
       dynamic: fc.constantFrom(...dynamics),
+      swell: fc.constantFrom(...swells),
     },
     { requiredKeys: ['offset', 'beats'] },
   )

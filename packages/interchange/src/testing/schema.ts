@@ -117,6 +117,7 @@ const models: Readonly<Record<string, Model>> = {
   'beat-unit': leaf(/^(breve|whole|half|quarter|eighth|16th|32nd)$/),
   'beat-unit-dot': leaf(),
   'per-minute': leaf(),
+  wedge: leaf(undefined, { type: /^(crescendo|diminuendo|stop|continue)$/ }),
   dynamics: { holds: /^((pp|p|mp|mf|f|ff) )+$/ },
   ...Object.fromEntries(['pp', 'p', 'mp', 'mf', 'f', 'ff'].map((one) => [one, leaf()])),
   barline: {

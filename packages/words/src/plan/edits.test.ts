@@ -33,7 +33,7 @@ describe('two versions in words', () => {
     const theirs = performAll(document, [choose('pulley', { shape: 'down' })]);
     const pulley = compare(mine, theirs)[2]!;
     expect(words(pulley.mine)).toEqual(['tempo 90', 'up', 'start D♭']);
-    expect(words(pulley.theirs)).toEqual(['tempo 112', 'down', 'the best start']);
+    expect(words(pulley.theirs)).toEqual(['tempo 126', 'down', 'the best start']);
   });
   it('name what a moved one follows', () => {
     const theirs = performAll(document, [moveTo(document, 'coat-off', 3)]);

@@ -1,4 +1,4 @@
-import type { Dynamic } from '../../exercise/vocabulary';
+import type { Dynamic, Swell } from '../../exercise/vocabulary';
 import type { Metre } from '../../exercise/music';
 import type { Clef } from '../../notation';
 import type { Mode } from '../../pitch';
@@ -55,6 +55,10 @@ export interface StaffNote {
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
   readonly dynamic?: Dynamic | undefined;
+  /** Growing or fading from here on. */
+  readonly swell?: Swell | undefined;
+  /** The last note that grows or fades. */
+  readonly swellEnd?: boolean | undefined;
   /** Where it slides to while it lasts. */
   readonly slideTo?: MidiNote | undefined;
 }

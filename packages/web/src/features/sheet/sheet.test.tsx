@@ -80,7 +80,7 @@ describe('the sheet for the stand', () => {
     expect(screen.queryByRole('table')).toBeNull();
     const { music } = documentOf('coat-off').segments[0]!.exercise;
     if (music.kind !== 'body') throw new Error('It is done with the body.');
-    expect(document.body.textContent).toContain(music.moves[0]!);
+    expect(document.body.textContent).toContain(music.moves[0]!.text);
   });
 
   it('has the notes of the first key', async () => {

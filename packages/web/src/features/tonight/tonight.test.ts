@@ -15,8 +15,8 @@ describe('the sentence of Tonight', () => {
     });
   });
   it('says that it is ready, how long, and that it reaches what is needed', () => {
-    expect(say(documentOf('coat-off', 'slate-steps'), 150).sentence).toBe(
-      'Tuesday’s warm-up is ready: 2 minutes, in your singers’ reach, up to the F5 that “Lanterns” needs.',
+    expect(say(documentOf('coat-off', 'slate-steps'), 165).sentence).toBe(
+      'Tuesday’s warm-up is ready: 3 minutes, in your singers’ reach, up to the F5 that “Lanterns” needs.',
     );
   });
   it('says where it stops short', () => {
@@ -27,7 +27,7 @@ describe('the sentence of Tonight', () => {
   });
   it('does not call ready what leaves most of the time open', () => {
     expect(say(documentOf('coat-off', 'slate-steps'))).toEqual({
-      sentence: 'Tuesday’s warm-up is not whole yet: 12:31 of 15:00 are still open.',
+      sentence: 'Tuesday’s warm-up is not whole yet: 12:24 of 15:00 are still open.',
       act: 'Plan the rest',
     });
   });
@@ -35,12 +35,12 @@ describe('the sentence of Tonight', () => {
     const document = documentOf('coat-off', 'slate-steps');
     const sections = document.tonight.sections.map((one) => ({ ...one, singers: 0 }));
     const nobody = { ...document, tonight: { ...document.tonight, sections } };
-    expect(say(nobody, 150).sentence).toBe(
-      'Tuesday’s warm-up is planned: 2 minutes, up to the F5 that “Lanterns” needs. Nobody’s range is known here yet, so it rests on voices as they usually are.',
+    expect(say(nobody, 165).sentence).toBe(
+      'Tuesday’s warm-up is planned: 3 minutes, up to the F5 that “Lanterns” needs. Nobody’s range is known here yet, so it rests on voices as they usually are.',
     );
     const silent = { ...document, tonight: { ...document.tonight, needs: [] } };
-    expect(say(silent, 150).sentence).toBe(
-      'Tuesday’s warm-up is ready: 2 minutes, in your singers’ reach; no piece says yet what it has to prepare.',
+    expect(say(silent, 165).sentence).toBe(
+      'Tuesday’s warm-up is ready: 3 minutes, in your singers’ reach; no piece says yet what it has to prepare.',
     );
   });
   it('says what stands in the way', () => {

@@ -63,19 +63,30 @@ export function orchestra(tone: Tone, { sounded }: Programme, loud: string | nul
       envelope: { attack: 0.002, decay: 0.05, sustain: 0, release: 0.02 },
     }).connect(gainOf('count')),
   );
-  const slide = ({ midi, glideTo, seconds, loudness, voice }: Sounded, at: Seconds) => {
+  /** A note that changes while it sounds has a voice of its own. */
+  const changing = (
+    { midi, glideTo, seconds, loudness, endLoudness, voice }: Sounded,
+    at: Seconds,
+  ) => {
     const synth = keep(new tone.Synth(struck).connect(gainOf(voice)));
     synth.envelope.sustain = 0.6;
     synth.triggerAttackRelease(frequency(midi), seconds * sounds, at, loudness);
-    synth.frequency.setValueAtTime(frequency(midi), at);
-    synth.frequency.exponentialRampToValueAtTime(frequency(glideTo!), at + seconds * sounds);
+    const until = at + seconds * sounds;
+    if (glideTo !== undefined) {
+      synth.frequency.setValueAtTime(frequency(midi), at);
+      synth.frequency.exponentialRampToValueAtTime(frequency(glideTo), until);
+    }
+    if (endLoudness !== undefined) {
+      synth.volume.setValueAtTime(0, at);
+      synth.volume.linearRampToValueAtTime(20 * Math.log10(endLoudness / loudness), until);
+    }
   };
   return {
     schedule: (begins, from = 0) => {
       for (const one of sounded) {
         if (one.at < from - 1e-6) continue;
         const at = begins + one.at - from;
-        if (one.glideTo !== undefined) slide(one, at);
+        if (one.glideTo !== undefined || one.endLoudness !== undefined) changing(one, at);
         else if (one.voice === 'count') {
           count.triggerAttackRelease(frequency(one.midi), one.seconds, at, one.loudness);
         } else {

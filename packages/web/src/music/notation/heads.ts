@@ -1,5 +1,6 @@
 import {
   clefShift,
+  swellsOf,
   spellInKey,
   type Clef,
   type LineEvent,
@@ -7,7 +8,17 @@ import {
   type SpelledKey,
   type WrittenEvent,
 } from '@wide-fern/core';
-import { Annotation, Curve, Dot, StaveLine, StaveNote, StaveTie, Tuplet } from 'vexflow/core';
+import {
+  Annotation,
+  Curve,
+  Dot,
+  Modifier,
+  StaveHairpin,
+  StaveLine,
+  StaveNote,
+  StaveTie,
+  Tuplet,
+} from 'vexflow/core';
 
 export const textFont = '"Source Sans 3 Variable", sans-serif';
 /** In points: 12 px on the screen. */
@@ -114,9 +125,38 @@ export interface Placed {
   readonly note: StaveNote;
 }
 
+/** What grows and fades in a row, over its notes; one that goes on from the row before begins with this one. */
+function hairpins(placed: readonly Placed[], events: readonly LineEvent[]): StaveHairpin[] {
+  return swellsOf(events).flatMap(({ swell, from, to }) => {
+    const notes = placed.filter(
+      ({ written: { event } }) => event >= from && event <= to && events[event]!.midi !== null,
+    );
+    const first = notes[0]?.note;
+    const last = notes[notes.length - 1]?.note;
+    if (!first || !last) return [];
+    const type = StaveHairpin.type[swell === 'growing' ? 'CRESC' : 'DECRESC'];
+    const hairpin = new StaveHairpin({ firstNote: first, lastNote: last }, type);
+    hairpin.setPosition(Modifier.Position.ABOVE);
+    // A single note's is as long as the note is wide in its bar.
+    hairpin.setRenderOptions({
+      height: 7,
+      yShift: 0,
+      leftShiftPx: 0,
+      rightShiftPx:
+        first === last
+          ? Math.max(18, first.getStave()!.getNoteEndX() - first.getAbsoluteX() - 26)
+          : 8,
+    });
+    return [hairpin];
+  });
+}
+
 /** Ties, slurs and slides between the heads of one part, within a system. */
 export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
-  const drawn: { setContext: (context: never) => { draw: () => void } }[] = [];
+  const drawn: { setContext: (context: never) => { draw: () => void } }[] = hairpins(
+    placed,
+    events,
+  );
   placed.forEach(({ written, note }, i) => {
     const next = placed[i + 1];
     const event = events[written.event]!;

@@ -86,9 +86,9 @@ describe('the bench', () => {
   });
 
   it('says when a phrase outlasts the choir’s breath at the tempo chosen', () => {
-    showBench('long-ledge', { changed: { tempo: 60 } });
-    const bench = screen.getByRole('region', { name: 'Bench: Long ledge' });
-    expect(bench.textContent).toContain('11 s on one breath; 9 s is comfortable here.');
+    showBench('slate-steps', { changed: { tempo: 60 } });
+    const bench = screen.getByRole('region', { name: 'Bench: Slate steps' });
+    expect(bench.textContent).toContain('10 s on one breath; 9 s is comfortable here.');
   });
 
   it('marks the best start, and starts on another key when it is chosen', () => {
@@ -174,8 +174,10 @@ describe('the bench', () => {
       target: { value: '2' },
     });
     expect(chosen).toHaveBeenLastCalledWith({ step: 2 }, 'narrow-hum step');
-    fireEvent.click(screen.getByRole('checkbox', { name: 'sing it first' }));
-    expect(chosen).toHaveBeenLastCalledWith({ demonstrate: true }, 'narrow-hum show');
+    fireEvent.change(screen.getByRole('combobox', { name: 'Whether it is sung first' }), {
+      target: { value: 'each key' },
+    });
+    expect(chosen).toHaveBeenLastCalledWith({ demonstrate: 'each key' }, 'narrow-hum show');
   });
 
   it('moves its segment and leaves it out', () => {
