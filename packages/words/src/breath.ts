@@ -1,5 +1,6 @@
 import {
   breathAdvice,
+  onOwnPitch,
   type BreathAdvice,
   type PlannedExercise,
   type Seconds,
@@ -22,7 +23,15 @@ export function breathAdviceFor(
   // Where each breathes when it suits, no phrase is too long.
   if (breathing === 'staggered') return undefined;
   const advice = breathAdvice(
-    { music, tempo, breathBeats, keyChangeBeats, verses, keys: repetitions },
+    // On an own pitch each is one breath.
+    {
+      music,
+      tempo,
+      breathBeats: onOwnPitch(music) ? 1 : breathBeats,
+      keyChangeBeats,
+      verses,
+      keys: repetitions,
+    },
     comfortable,
   );
   return advice && breathAdviceInWords(advice);

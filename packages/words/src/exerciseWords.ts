@@ -1,5 +1,5 @@
 import type { Exercise } from '@wide-fern/contract';
-import type { Movement, Music } from '@wide-fern/core';
+import { beatsOf, onOwnPitch, syllablesOf, type Movement, type Music } from '@wide-fern/core';
 import { counted } from './counting';
 
 const sentence = (text: string): string => (/[.!?…]$/.test(text) ? text : `${text}.`);
@@ -30,4 +30,17 @@ export const writeWatched = ({ see, help }: Exercise['watchFor'][number]): strin
 export function readWatched(line: string): Exercise['watchFor'][number] {
   const at = line.indexOf(': ');
   return at < 0 ? { see: line, help: '' } : { see: line.slice(0, at), help: line.slice(at + 2) };
+}
+
+/** «Everyone on the own easy note, on mm: four times 6.7 s, with 4 s to rest.» */
+export function ownPitchInWords(
+  { music }: Pick<Exercise, 'music'>,
+  { tempo, repetitions }: Pick<Exercise['usual'], 'tempo' | 'repetitions'>,
+): string {
+  const own = onOwnPitch(music);
+  if (!own) return '';
+  const seconds = Math.round((beatsOf(music) * 600) / tempo) / 10;
+  const rest = own.recovery > 0 ? `, with ${own.recovery} s to rest` : '';
+  const times = counted(repetitions, 'time', 'times');
+  return `Everyone on the own easy note, on ${syllablesOf(music).join(' ')}: ${times} ${seconds} s${rest}.`;
 }

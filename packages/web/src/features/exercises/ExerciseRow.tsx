@@ -16,14 +16,17 @@ export function ExerciseRow({
   not,
   chosen,
   wide,
+  within,
 }: {
   readonly listed: Listed;
   readonly writing: NoteWriting;
   /** What of it tonight’s place does not allow, in words. */
   readonly not: string | undefined;
   readonly chosen: boolean;
-  /** Whether there is room for the purpose. */
+  /** Whether there is room for the cue. */
   readonly wide: boolean;
+  /** Whether it is another way of the one above. */
+  readonly within: boolean;
 }) {
   const { exercise, favourite, hidden, own, keys, seconds } = listed;
   return (
@@ -48,7 +51,7 @@ export function ExerciseRow({
         aria-current={chosen ? 'true' : undefined}
         aria-label={`${exercise.name}: ${exercise.figure}${not ? `. ${not}` : ''}`}
       >
-        <Name as="span" fontSize="15px" truncate>
+        <Name as="span" fontSize="15px" truncate pl={within ? '16px' : undefined}>
           {favourite && (
             <Box as="span" color="fern" aria-label="favourite" role="img" mr="5px">
               <svg width="9" height="11" viewBox="0 0 9 11" style={{ display: 'inline' }}>
@@ -77,7 +80,7 @@ export function ExerciseRow({
         {wide && (
           <Box as="span" color="inkSoft" truncate>
             {hidden ? 'hidden · ' : ''}
-            {exercise.purpose}
+            {exercise.cue}
           </Box>
         )}
         <Box as="span">{keys && <KeyStems keys={keys} writing={writing} />}</Box>

@@ -1,4 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
+import { wantedBy } from '@wide-fern/core';
 import { figured, formFor, notPossibleInWords, phaseWords } from '@wide-fern/words';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../here/session';
@@ -10,13 +11,23 @@ import { exerciseSigns } from '../../music/figures/signWords';
 import { ExerciseRow } from './ExerciseRow';
 import { Filters } from './Filters';
 import { ThrownAway } from './ThrownAway';
-import { countOf, rowsOf, type Row } from './model/rows';
+import { countOf, familyKey, rowsOf, type Row } from './model/rows';
+import { MoreWays } from './MoreWays';
 import { useWanted } from './model/wanted';
 import { ExercisePanel } from './panel/ExercisePanel';
 import type { ReadyExercises } from './model/useExercises';
 import { WriteAll } from './files/WriteAll';
 
-const keyOf = (row: Row): string => (row.kind === 'phase' ? row.phase : row.listed.exercise.id);
+function keyOf(row: Row): string {
+  switch (row.kind) {
+    case 'phase':
+      return row.phase;
+    case 'ways':
+      return `${familyKey(row.phase, row.family)} ways`;
+    case 'exercise':
+      return row.listed.exercise.id;
+  }
+}
 
 /** From this width on the list and the chosen exercise stand beside each other. */
 const besideFrom = 900;
@@ -38,11 +49,29 @@ export function ExercisesView({
   const [now] = useState(() => Date.now());
   // The list follows the typing when there is time; the field never waits for it.
   const looked = useDeferredValue(wanted);
-  const rows = useMemo(() => rowsOf(data.all, looked, now), [data.all, looked, now]);
+  const [opened, setOpened] = useState<ReadonlySet<string>>(new Set());
+  const open = data.all.find(({ exercise }) => exercise.id === chosen);
+  const unfolded = useMemo(() => {
+    const family = open?.exercise.family?.id;
+    return open && family !== undefined
+      ? new Set([...opened, familyKey(open.phase, family)])
+      : opened;
+  }, [opened, open]);
+  const rows = useMemo(
+    () => rowsOf(data.all, looked, now, unfolded),
+    [data.all, looked, now, unfolded],
+  );
+  const fold = (key: string) => {
+    setOpened((before) => {
+      const after = new Set(before);
+      if (!after.delete(key)) after.add(key);
+      return after;
+    });
+  };
   const forbids = data.evening?.forbids ?? [];
   const count = countOf(rows);
   const signs = useSigns('exercises');
-  const open = data.all.find(({ exercise }) => exercise.id === chosen);
+  const shown = useMemo(() => data.all.filter(wantedBy(looked, now)), [data.all, looked, now]);
   const beside = width >= besideFrom;
   const works = data.all.filter(({ keys }) => !keys || keys.length >= 3).length;
   const panel = open && (
@@ -61,9 +90,7 @@ export function ExercisesView({
               <Flex gap="0 14px" wrap="wrap" align="baseline" fontSize="13px">
                 <WordLink to="/exercises/make/new">make one</WordLink>
                 <WordLink to="/exercises/read/file">read a file</WordLink>
-                <WriteAll
-                  listed={rows.flatMap((row) => (row.kind === 'exercise' ? [row.listed] : []))}
-                />
+                <WriteAll listed={shown} />
               </Flex>
             )}
           </Flex>
@@ -99,8 +126,11 @@ export function ExercisesView({
                     {row.count}
                   </Label>
                 </Flex>
+              ) : row.kind === 'ways' ? (
+                <MoreWays row={row} onFold={() => fold(familyKey(row.phase, row.family))} />
               ) : (
                 <ExerciseRow
+                  within={row.within ?? false}
                   listed={row.listed}
                   writing={choir.writing}
                   not={notPossibleInWords(row.listed.exercise.needs, forbids)}

@@ -138,10 +138,12 @@ function hairpins(placed: readonly Placed[], events: readonly LineEvent[]): Stav
     const hairpin = new StaveHairpin({ firstNote: first, lastNote: last }, type);
     hairpin.setPosition(Modifier.Position.ABOVE);
     // A single note's is as long as the note is wide in its bar.
+    // Beside the printed loudness, where there is one.
+    const leftShiftPx = events[from]!.dynamic ? 18 : 0;
     hairpin.setRenderOptions({
       height: 7,
-      yShift: 0,
-      leftShiftPx: 0,
+      yShift: -4,
+      leftShiftPx,
       rightShiftPx:
         first === last
           ? Math.max(18, first.getStave()!.getNoteEndX() - first.getAbsoluteX() - 26)

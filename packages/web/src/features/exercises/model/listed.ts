@@ -2,6 +2,7 @@ import type { ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract
 import {
   type Section,
   own,
+  hasKeys,
   segmentSeconds,
   sharedKeys,
   spanOf,
@@ -39,7 +40,7 @@ function searchedOf(exercise: Exercise): Searchable {
 
 /** What of an exercise's music its keys depend on: many are alike in that. */
 function fitOf(music: Music): string {
-  if (music.kind === 'chord') return `chord ${music.tones.join(' ')}`;
+  if (music.kind === 'chord') return `chord ${music.tones.join(' ')} ${String(music.distinct)}`;
   if (music.kind === 'lines' || music.kind === 'drone') return JSON.stringify(music);
   const span = spanOf(music);
   return span ? `${span.lowest} ${span.highest}` : '';
@@ -52,6 +53,7 @@ let kept: { sections: string; keys: Map<string, readonly MidiNote[] | undefined>
 };
 function keysOf(exercise: Exercise, sections: readonly Section[], signature: string) {
   if (kept.sections !== signature) kept = { sections: signature, keys: new Map() };
+  if (!hasKeys(exercise.music)) return undefined;
   const fit = `${exercise.anchor} ${fitOf(exercise.music)}`;
   if (!kept.keys.has(fit)) kept.keys.set(fit, sharedKeys(exercise, sections));
   return kept.keys.get(fit);

@@ -2,7 +2,7 @@ import { exercises } from '@wide-fern/catalogue';
 import { tonight } from '@wide-fern/plan/testing';
 import { listExercises } from './listed';
 import { breathAdviceFor, lastUsedInWords } from '@wide-fern/words';
-import { countOf, rowsOf } from './rows';
+import { countOf, familyKey, rowsOf } from './rows';
 import { isNarrowed, useWanted } from './wanted';
 
 const now = Date.parse('2026-12-01T12:00:00Z');
@@ -21,9 +21,14 @@ const listed = listExercises(
   tonight.sections,
 );
 const ids = (wanted: Parameters<typeof rowsOf>[1]) =>
-  rowsOf(listed, wanted, now).flatMap((row) =>
+  rowsOf(listed, wanted, now, everyFamily).flatMap((row) =>
     row.kind === 'exercise' ? [row.listed.exercise.id] : [],
   );
+
+/** Every family open. */
+const everyFamily = new Set(
+  exercises.flatMap(({ phase, family }) => (family ? [familyKey(phase, family.id)] : [])),
+);
 
 describe('the list of exercises', () => {
   it('has the built-in ones and the choir’s own, each with what is known of it', () => {
@@ -46,6 +51,24 @@ describe('the list of exercises', () => {
     expect(ids({})).not.toContain('embers');
     expect(ids({ words: 'embers', hidden: true })).toContain('embers');
     expect(rowsOf([], {}, now)).toEqual([]);
+  });
+  it('folds a family behind the first of its ways, and finds each by its words', () => {
+    const onset = (unfolded?: ReadonlySet<string>) =>
+      rowsOf(listed, { phase: 'onset' }, now, unfolded);
+    const named = (rows: ReturnType<typeof onset>) =>
+      rows.flatMap((row) => (row.kind === 'exercise' ? [row.listed.exercise.id] : []));
+    expect(named(onset())).toContain('narrow-hum');
+    expect(named(onset())).not.toContain('bell-cord');
+    const ways = onset().find((row) => row.kind === 'ways' && row.family === 'five-falling');
+    const more = exercises.filter(
+      ({ family, phase }) => family?.id === 'five-falling' && phase === 'onset',
+    );
+    expect(ways).toMatchObject({ more: more.length - 1, open: false });
+    // What is folded away is counted.
+    expect(countOf(onset())).toBe(exercises.filter(({ phase }) => phase === 'onset').length);
+    const open = onset(new Set([familyKey('onset', 'five-falling')]));
+    expect(named(open)).toContain('bell-cord');
+    expect(named(rowsOf(listed, { words: 'bell cord' }, now))).toContain('bell-cord');
   });
   it('finds what was not used for weeks', () => {
     expect(ids({ unusedWeeks: 2 })).not.toContain('pulley');

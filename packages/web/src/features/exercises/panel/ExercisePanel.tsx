@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { computeSegment, hasKeys, type MidiNote, type PartName } from '@wide-fern/core';
-import { partName, sungWords, breathInWords, doneLines } from '@wide-fern/words';
+import { computeSegment, hasKeys, onOwnPitch, type MidiNote, type PartName } from '@wide-fern/core';
+import { partName, sungWords, breathInWords, doneLines, ownPitchInWords } from '@wide-fern/words';
 import { lazy, Suspense, useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { Label, Name, WordLink } from '../../../ui/words';
@@ -62,6 +62,7 @@ export function ExercisePanel({
           “{exercise.cue}”
         </Name>
       )}
+      {exercise.image && <Label as="p">{exercise.image}</Label>}
       <Acts listed={listed} />
       {hasKeys(music) && (
         <>
@@ -79,6 +80,7 @@ export function ExercisePanel({
         </>
       )}
       {music.kind === 'breath' && <Box mt="10px">{breathInWords(music)}</Box>}
+      {onOwnPitch(music) && <Box mt="10px">{ownPitchInWords(exercise, exercise.usual)}</Box>}
       {(music.kind === 'body' || music.kind === 'spoken') && (
         <Box as="ol" pl="20px" listStyleType="decimal" mt="10px">
           {doneLines(music).map((line) => (

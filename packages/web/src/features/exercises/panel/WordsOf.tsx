@@ -1,6 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { listInWords, lastUsedInWords, breathAdviceFor, watchedInWords } from '@wide-fern/words';
-import { type PlaceNeed } from '@wide-fern/core';
+import {
+  anchorWords,
+  listInWords,
+  lastUsedInWords,
+  breathAdviceFor,
+  watchedInWords,
+} from '@wide-fern/words';
+import { hasKeys, type PlaceNeed } from '@wide-fern/core';
 import { useHere } from '../../../here/session';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { WordLink } from '../../../ui/words';
@@ -13,6 +19,33 @@ const needWords: Readonly<Record<PlaceNeed, string>> = {
   prop: 'a prop',
   mirror: 'a mirror or a partner',
 };
+
+/** Exercises nearby, by their names. */
+function Neighbours({
+  label,
+  ids = [],
+  nameOf,
+}: {
+  readonly label: string;
+  readonly ids?: readonly string[] | undefined;
+  readonly nameOf: (id: string) => string | undefined;
+}) {
+  const known = ids.flatMap((id) => {
+    const name = nameOf(id);
+    return name === undefined ? [] : [{ id, name }];
+  });
+  if (known.length === 0) return null;
+  return (
+    <WordRow width="76px" label={label}>
+      {known.map(({ id, name }, i) => (
+        <Box as="span" key={id}>
+          {i > 0 && ', '}
+          <WordLink to={`/exercises/${id}`}>{name}</WordLink>
+        </Box>
+      ))}
+    </WordRow>
+  );
+}
 
 /** What to do, to mind, and to do instead. */
 export function WordsOf({
@@ -58,6 +91,8 @@ export function WordsOf({
           ))}
         </WordRow>
       )}
+      <Neighbours label="Easier" ids={exercise.easier} nameOf={nameOf} />
+      <Neighbours label="Harder" ids={exercise.harder} nameOf={nameOf} />
       {exercise.cautions.length > 0 && (
         <WordRow width="76px" label="Caution">
           <Cautions cautions={exercise.cautions} />
@@ -79,10 +114,12 @@ export function WordsOf({
         </WordRow>
       )}
       <WordRow width="76px" label="For">
-        {listInWords(exercise.purposes)}. Effort {exercise.effort} of 5, difficulty{' '}
-        {exercise.difficulty} of 3
+        {listInWords(exercise.purposes)}
+        {hasKeys(exercise.music) && `; ${anchorWords[exercise.anchor]}`}. Effort {exercise.effort}{' '}
+        of 5, difficulty {exercise.difficulty} of 3
         {exercise.needs.length > 0 &&
           `; needs ${listInWords(exercise.needs.map((need) => needWords[need]))}`}
+        {exercise.held && `; ${exercise.held}`}
         {exercise.ages && `; for ${listInWords(exercise.ages)}`}.
       </WordRow>
       <WordRow width="76px" label="Usually">

@@ -1,5 +1,12 @@
 import { Box } from '@chakra-ui/react';
-import { type Wording, breathInWords, proposalInWords, doneLines } from '@wide-fern/words';
+import { onOwnPitch } from '@wide-fern/core';
+import {
+  breathInWords,
+  doneLines,
+  ownPitchInWords,
+  proposalInWords,
+  type Wording,
+} from '@wide-fern/words';
 import { useState } from 'react';
 import { KeyStrip } from '../../../music/keys/KeyStrip';
 import { StartWords } from '../../../music/keys/StartWords';
@@ -53,6 +60,7 @@ export function Middle({
       </Box>
     );
   }
+  if (onOwnPitch(music)) return <Box>{ownPitchInWords(segment.exercise, segment.choices)}</Box>;
   if (keys.kind === 'chord')
     return <ChordKeys computed={computed} sections={sections} wording={wording} />;
   if (keys.kind !== 'ladder') return null;
