@@ -147,7 +147,7 @@ export async function segmentNames(page: Page): Promise<string[]> {
     .getByRole('button')
     .evaluateAll((buttons) => buttons.map((button) => button.getAttribute('aria-label') ?? ''));
   // «3. Long s, four rounds, 1:12»: the name ends before what is counted.
-  return labels.map((label) => label.replace(/^\d+\. /, '').replace(/, (?!short s)[^,]*.*$/, ''));
+  return labels.map((label) => label.replace(/^\d+\. /, '').replace(/, [^,]*.*$/, ''));
 }
 
 export const segment = (page: Page, name: string) =>

@@ -27,6 +27,8 @@ export const searchWords = (exercise: {
   readonly figure: string;
   readonly purpose: string;
   readonly cue: string;
+  readonly image?: string | undefined;
+  readonly family?: { readonly id: string; readonly variant: string } | undefined;
   readonly purposes: readonly Purpose[];
   readonly music: { readonly kind: Kind };
 }): string =>
@@ -36,6 +38,10 @@ export const searchWords = (exercise: {
       exercise.figure,
       exercise.purpose,
       exercise.cue,
+      exercise.image ?? '',
+      exercise.family
+        ? `${exercise.family.id.replaceAll('-', ' ')} ${exercise.family.variant}`
+        : '',
       exercise.purposes.join(' '),
       kindWords[exercise.music.kind],
     ].join(' '),

@@ -19,7 +19,7 @@ export * from './plan/edits';
 export * from './plan/madeFor';
 export * from './plan/needs';
 export * from './plan/proposal';
-export * from './exerciseWords';
+export * from './done';
 export * from './plan/words';
 export * from './problems';
 export * from './lastUsed';

@@ -146,7 +146,7 @@ function hairpins(placed: readonly Placed[], events: readonly LineEvent[]): Stav
       leftShiftPx,
       rightShiftPx:
         first === last
-          ? Math.max(18, first.getStave()!.getNoteEndX() - first.getAbsoluteX() - 26)
+          ? Math.max(leftShiftPx + 16, first.getStave()!.getNoteEndX() - first.getAbsoluteX() - 12)
           : 8,
     });
     return [hairpin];
