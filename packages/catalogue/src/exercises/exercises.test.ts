@@ -190,3 +190,11 @@ describe('what directors ask for in their words', () => {
     },
   );
 });
+
+describe('the time to explain', () => {
+  it('is half of the time 20 s or more, as it is in practice', () => {
+    const talk = exercises.map(({ usual }) => usual.talk).sort((a, b) => a - b);
+    expect(talk[Math.floor(talk.length / 2)]).toBeGreaterThanOrEqual(20);
+    expect(talk[Math.floor(talk.length / 2)]).toBeLessThanOrEqual(24);
+  });
+});

@@ -58,6 +58,13 @@ function usualBeats(music: Music): Pick<Exercise, 'countIn' | 'breathBeats' | 'k
     : { countIn: 0, breathBeats: 0, keyChangeBeats: 0 };
 }
 
+/**
+ * Said of an exercise in the fewest words, and what it really takes when they are said to a room: half of all
+ * explanations of something known take 20 s and more (docs/model.md, section 6).
+ */
+const shortest = 15;
+const unhurried = 8;
+
 /** Makes the exercises of one phase: the usual figures where nothing else is said, and the cautions that what is done in them needs. */
 export const inPhase =
   (phase: Phase) =>
@@ -78,7 +85,6 @@ export const inPhase =
       }),
       substitutes: draft.substitutes.map(([when, exercise]) => ({ when, exercise })),
       usual: {
-        talk: 15,
         demonstrate: 'no' as const,
         tempo: 84,
         repetitions: 5,
@@ -86,6 +92,7 @@ export const inPhase =
         shape: 'up' as const,
         step: 1,
         ...draft.usual,
+        talk: (draft.usual?.talk ?? shortest) + unhurried,
       },
     };
     const needed = cautionsNeeded(whole).map((name) => cautions[name]);

@@ -68,25 +68,25 @@ describe('what a segment is called', () => {
 describe('time in words', () => {
   it('adds up to the segment’s length', () => {
     expect(timeInWords(one('slate-steps'))).toEqual([
-      'Talk 20 s, then 110 beats at 100 a minute, 66 s.',
+      'Talk 28 s, then 110 beats at 100 a minute, 66 s.',
       '4 in + 7 × 10 sung + 6 × 2 breath + 6 × 4 key.',
     ]);
-    expect(timeInWords(one('coat-off'))).toEqual(['Talk 15 s, then five moves, 55 s.']);
+    expect(timeInWords(one('coat-off'))).toEqual(['Talk 23 s, then five moves, 55 s.']);
     expect(timeInWords(one('slate-steps', { demonstrate: 'once' }))[1]).toContain('10 to show it');
   });
   it('says when it ends, how likely, and what is left', () => {
     const plan = evaluate(documentOf('coat-off', 'slate-steps'), 900);
     expect(endInWords(plan, start, clock)).toMatch(
-      /^ends 19:32:36 · likely 19:3\d(–19:3\d)? · on time/,
+      /^ends 19:32:52 · likely 19:3\d(–19:3\d)? · on time/,
     );
     // Two minutes that are the same are one.
     const likely = (early: number, late: number) =>
       endInWords({ ...plan, likely: { ...plan.likely, early, late } }, start, clock);
     expect(likely(20, 50)).toContain(' · likely 19:30 · ');
     expect(likely(20, 70)).toContain(' · likely 19:30–19:31 · ');
-    expect(leftInWords(plan)).toBe('12:24 free');
-    expect(leftInWords(evaluate(plan.document, 120))).toBe('0:36 too long');
-    expect(endInWords(evaluate(plan.document, 120), start, clock)).toMatch(/^0:36 too long · ends/);
+    expect(leftInWords(plan)).toBe('12:08 free');
+    expect(leftInWords(evaluate(plan.document, 120))).toBe('0:52 too long');
+    expect(endInWords(evaluate(plan.document, 120), start, clock)).toMatch(/^0:52 too long · ends/);
     expect(endInWords(evaluate(documentOf(), 900), start, clock)).toBe('nothing planned yet');
   });
   it('keeps to the choir’s zone', () => {
