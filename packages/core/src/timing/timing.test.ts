@@ -181,7 +181,7 @@ describe('rounds of breath', () => {
       increment: { in: -1, hold: 1, out: 2, rest: -1 },
       least: { in: 2 },
     });
-    expect(rounds.map((round) => Object.values(round))).toEqual([
+    expect(rounds.map((round) => [round.in, round.hold, round.out, round.rest])).toEqual([
       [4, 2, 6, 2],
       [3, 3, 8, 1],
       [2, 4, 10, 0],

@@ -1,12 +1,4 @@
-import {
-  dynamics,
-  own,
-  type Clef,
-  type Dynamic,
-  type Swell,
-  type Staff,
-  type StaffNote,
-} from '@wide-fern/core';
+import { dynamics, own, type Clef, type Staff, type StaffNote } from '@wide-fern/core';
 import { refuse } from '../common/found';
 import { child, childrenOf, numberOf, textOf, type Tree } from '../xml/tree';
 import { syllablesOf } from './lyrics';
@@ -52,6 +44,8 @@ const clefOf = (tree: Tree): Clef => {
   return (numberOf(tree, 'clef-octave-change') ?? 0) < 0 ? 'octave-treble' : 'treble';
 };
 
+type Marks = Pick<Writable, 'dynamic' | 'swell'>;
+
 /** One part of a score, bar by bar; a cursor moves through its staves and voices. */
 export class PartReader {
   private readonly staves = new Map<string, ReadingStaff>();
@@ -60,8 +54,8 @@ export class PartReader {
   private isTransposed = false;
   /** Whether a transposition by octaves is said. */
   private saysOctave = false;
-  private dynamic: Dynamic | undefined;
-  private swell: Swell | undefined;
+  /** What is said above the staff of the next note. */
+  private marks: Marks = {};
   private endings: readonly number[] = [];
 
   constructor(
@@ -166,13 +160,13 @@ export class PartReader {
       for (const { name, attributes, children } of type.children) {
         if (name === 'wedge') {
           // Where it stops says nothing that the next note does not say.
-          if (attributes.type === 'crescendo') this.swell = 'growing';
-          if (attributes.type === 'diminuendo') this.swell = 'fading';
+          if (attributes.type === 'crescendo') this.marks.swell = 'growing';
+          if (attributes.type === 'diminuendo') this.marks.swell = 'fading';
         }
         if (name === 'words') this.miss(bar, 'Words above the staff are left out.');
         for (const mark of name === 'dynamics' ? children : []) {
           const known = dynamics.find((one) => one === mark.name);
-          if (known) this.dynamic = known;
+          if (known) this.marks.dynamic = known;
           else this.miss(bar, `The mark ${mark.name} is left out.`);
         }
       }
@@ -281,14 +275,8 @@ export class PartReader {
     this.readNotations(note, read, staff);
     const syllables = syllablesOf(note);
     if (syllables) read.syllables = syllables;
-    if (this.dynamic) {
-      read.dynamic = this.dynamic;
-      this.dynamic = undefined;
-    }
-    if (this.swell) {
-      read.swell = this.swell;
-      this.swell = undefined;
-    }
+    Object.assign(read, this.marks);
+    this.marks = {};
     return read;
   }
 

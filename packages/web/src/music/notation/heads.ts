@@ -191,7 +191,8 @@ export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
 /** Puts the syllables of a row on one line: at a height (px), or as low as the lowest has to be. */
 export function onOneLine(syllables: readonly Annotation[], at?: number): void {
   const texts = syllables.flatMap((one) => one.getSVGElement()?.querySelector('text') ?? []);
-  const lowest = at ?? Math.max(...texts.map((text) => Number(text.getAttribute('y'))));
+  // A little below where it has to be, so that no stem runs into it.
+  const lowest = at ?? 2 + Math.max(...texts.map((text) => Number(text.getAttribute('y'))));
   for (const text of texts) text.setAttribute('y', String(lowest));
 }
 

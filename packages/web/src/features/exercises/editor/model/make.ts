@@ -169,7 +169,7 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
   const { unshown } = draft;
   // What the form does not show stays with the music it belongs to.
   const own = unshown?.music.kind === draft.kind ? unshown.music.fields : {};
-  const music = { ...read.made, ...own } as Music;
+  const music = { ...read.made, ...own };
   const vowels = wordsOf(draft.vowels);
   const core = {
     phase: draft.phase,
