@@ -16,8 +16,8 @@ test('from the door to a sheet for the stand', async ({ browser }) => {
 
   // The plan, with its length and its end.
   await expect(page.getByRole('heading', { level: 1 })).toContainText(/^Tue \d+ \w+$/);
-  await expect(page.getByText('14:13 of 15:00')).toBeVisible();
-  await expect(page.getByText(/ends 19:44:13 · likely 19:\d\d–19:\d\d/)).toBeVisible();
+  await expect(page.getByText('14:21 of 15:00')).toBeVisible();
+  await expect(page.getByText(/ends 19:44:21 · likely 19:\d\d–19:\d\d/)).toBeVisible();
   const atFirst = await segmentNames(page);
   expect(atFirst).toContain('Slate steps');
 
