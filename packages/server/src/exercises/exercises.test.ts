@@ -55,6 +55,32 @@ describe('a choir’s own exercises', () => {
     ]);
   });
 
+  it('stored by an earlier application are read in the present shape, every version', async () => {
+    await store(own());
+    const { anchor: _, family: __, easier: ___, harder: ____, ...rest } = own();
+    const earlier = {
+      ...rest,
+      watchFor: ['A knock at the start.'],
+      music: { kind: 'body', seconds: 6, moves: ['Hum and sway.'] },
+      usual: { ...hum.usual, demonstrate: false },
+    };
+    const stored = JSON.stringify(earlier);
+    await database.orm.em.fork().execute('update own_exercise set document = ?', [stored]);
+    await database.orm.em.fork().execute('update exercise_version set document = ?', [stored]);
+    const now = {
+      anchor: 'middle',
+      watchFor: [{ see: 'A knock at the start.', help: '' }],
+      music: {
+        kind: 'body',
+        moves: [{ text: 'Hum and sway.', sides: 1, times: 1, seconds: 6, held: 0 }],
+      },
+      usual: { demonstrate: 'no' },
+    };
+    expect((await show()).own).toMatchObject([now]);
+    const { body } = await person.agent.get(path('/own-hum/versions')).expect(200);
+    expect((body as { items: ExerciseVersion[] }).items[0]!.exercise).toMatchObject(now);
+  });
+
   it('are refused when someone else changed them in between, and nothing is lost', async () => {
     await store(own());
     await person.agent

@@ -109,3 +109,24 @@ describe('what tonight’s music needs', () => {
     expect(needMet(one('narrow-hum'), tonight)).toBeUndefined();
   });
 });
+
+describe('how the keys move, in words', () => {
+  const heading = (id: string, changed: Parameters<typeof one>[1] = {}) =>
+    ladderHeading(one(id, changed).segment);
+  it('names the step, the scale’s own, and groups in turn', () => {
+    expect(heading('slate-steps')).toBe('Seven keys, up by semitone');
+    expect(heading('scale-ladder')).toBe('Five keys, up by steps of the scale');
+    expect(heading('low-well')).toBe(
+      'Five keys for high voices, then as many for low ones, down by tone',
+    );
+    expect(heading('slate-steps', { shape: 'two-runs' })).toBe(
+      'Seven keys, up, then down from the start by semitone',
+    );
+  });
+  it('says of groups which keys each has', () => {
+    const { segment, computed } = one('low-well');
+    expect(keyPath(computed.keys, wordingFor(tonight.sections, segment, 'flats'))).toMatch(
+      /^high \S+ → \S+, low \S+ → \S+$/,
+    );
+  });
+});

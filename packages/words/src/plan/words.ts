@@ -1,4 +1,4 @@
-import type { ClockKind, Segment } from '@wide-fern/contract';
+import type { Choices, ClockKind, Segment } from '@wide-fern/contract';
 import {
   type PatternTiming,
   type Section,
@@ -78,6 +78,9 @@ export function keyPath(keys: SegmentKeys, wording: Wording): string {
   const { shape } = keys.problem;
   const turn = shape === 'up-and-back' ? Math.max(...tonics) : tonics[tonics.length - 1]!;
   if (shape === 'outward') return `from ${name(first)}`;
+  if (shape === 'two-runs') {
+    return `${name(first)} → ${name(Math.max(...tonics))}, then → ${name(turn)}`;
+  }
   return `${name(first)} → ${name(turn)}${shape === 'up-and-back' ? ' → ' + name(first) : ''}`;
 }
 
@@ -85,8 +88,11 @@ const plural = (count: number, one: string, more: string): string =>
   `${countInWords(count)} ${count === 1 ? one : more}`;
 
 const stepWords: Readonly<Record<number, string>> = { 1: 'by semitone', 2: 'by tone' };
-const stepInWords = (step: number): string =>
-  stepWords[step] ?? `by ${countInWords(step)} semitones`;
+const stepInWords = ({ step, bySteps }: Pick<Choices, 'step' | 'bySteps'>): string => {
+  if (bySteps)
+    return step === 1 ? 'by steps of the scale' : `by ${countInWords(step)} steps of the scale`;
+  return stepWords[step] ?? `by ${countInWords(step)} semitones`;
+};
 
 /** What is repeated in a segment, in words: «seven keys», «four rounds». */
 export function repetitionsInWords({ exercise, choices }: Segment): string {
@@ -107,7 +113,7 @@ export function repetitionsInWords({ exercise, choices }: Segment): string {
 export function strideInWords(segment: Segment): string {
   const { exercise, choices } = segment;
   return hasKeys(exercise.music) && choices.repetitions > 1
-    ? stepInWords(choices.step)
+    ? stepInWords(choices)
     : repetitionsInWords(segment);
 }
 
@@ -118,7 +124,10 @@ export function ladderHeading(segment: Segment): string {
   const capital = counted.charAt(0).toUpperCase() + counted.slice(1);
   if (!hasKeys(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
-  return `${capital}, ${shapeWords[choices.shape]} ${stepInWords(choices.step)}`;
+  const way = `${shapeWords[choices.shape]} ${stepInWords(choices)}`;
+  return exercise.keys?.groups
+    ? `${capital} for high voices, then as many for low ones, ${way}`
+    : `${capital}, ${way}`;
 }
 
 /** «In 4, out 8 on s, rest 2 counts; each round out 2 longer.» */
