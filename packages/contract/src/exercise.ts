@@ -52,7 +52,7 @@ const exerciseId = z
   .regex(/^[a-z0-9-]{1,60}$/, 'An id has small letters, figures and hyphens.');
 
 /** A thing to watch for, and what helps; the remedy may be empty. */
-export const watchForSchema = z.object({ see: line(240), help: maybeLine(240) });
+const watchForSchema = z.object({ see: line(240), help: maybeLine(240) });
 
 export const exerciseSchema = z.object({
   id: exerciseId,

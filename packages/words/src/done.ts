@@ -5,7 +5,7 @@ import { counted } from './counting';
 const sentence = (text: string): string => (/[.!?…]$/.test(text) ? text : `${text}.`);
 
 /** «Lean an ear over. Both sides, three times, held for 2 s.» */
-export function movementInWords({ text, sides, times, held }: Movement): string {
+function movementInWords({ text, sides, times, held }: Movement): string {
   const said = [
     sides === 2 ? 'both sides' : '',
     times > 1 ? counted(times, 'time', 'times') : '',

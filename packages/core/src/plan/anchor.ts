@@ -9,7 +9,7 @@ import { lightVoice, type LightVoice } from '../voices/lightRegister';
  * Where voices speak, a little above the usual mean pitch of speech: A3 to D4, for parts an octave down
  * A2 to D3 (Baken and Orlikoff, Clinical Measurement of Speech and Voice, 2000; docs/model.md, section 5).
  */
-export const speechZone: PitchRange = [57, 62];
+const speechZone: PitchRange = [57, 62];
 
 /** The share of the light register that its ladders keep to. */
 const lightFraction = 0.55;

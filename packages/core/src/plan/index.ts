@@ -1,7 +1,7 @@
 export * from './aim';
-export { anchoredSections, speechZoneOf } from './anchor';
+export { speechZoneOf } from './anchor';
 export * from './change';
-export { highAndLow, type GroupKeys } from './groups';
+export { type GroupKeys } from './groups';
 export * from './keys';
 export * from './order';
 export * from './plan';

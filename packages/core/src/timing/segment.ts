@@ -52,7 +52,7 @@ export interface RepetitionTime {
  * Every repetition of a sung or spoken segment in its time, and how long the whole takes (docs/model.md, section 6).
  * @throws RangeError where the tempo step slows it to a standstill.
  */
-export function segmentTimes(timing: PatternTiming): {
+function segmentTimes(timing: PatternTiming): {
   readonly repetitions: readonly RepetitionTime[];
   readonly seconds: Seconds;
 } {
@@ -194,7 +194,3 @@ export const movementSeconds = ({ sides, times, seconds, held }: Omit<Movement, 
 /** The length of movements one after the other. */
 export const bodySeconds = (moves: readonly Omit<Movement, 'text'>[]): Seconds =>
   moves.reduce((sum, move) => sum + movementSeconds(move), 0);
-
-/** The length of a note that each sings on an own pitch: so often, so long, with a recovery after each. */
-export const ownPitchSeconds = (times: number, seconds: Seconds, recovery: Seconds): Seconds =>
-  times * (seconds + recovery);
