@@ -63,9 +63,9 @@ export interface PartSetting {
 
 /** Prepares what a part can do with a pattern; the weights of a tonic are computed once. */
 export function partChoices(setting: PartSetting): PartChoices {
-  const { section, pattern, fixed = {} } = setting;
+  const { section, pattern, fixed } = setting;
   const usual = pattern.octaveMoves ?? usualMoves;
-  const told = Object.values(fixed).flatMap((move) =>
+  const told = Object.values(fixed ?? {}).flatMap((move) =>
     move === 'rest' ? [] : [move - section.octave],
   );
   const displacements = [...new Set([...usual, ...told])].sort(byPreference);
@@ -94,10 +94,10 @@ export function partChoices(setting: PartSetting): PartChoices {
     ),
     move === 'rest' ? toldRestWeight : Infinity,
   ];
+  const common = { section, pattern, displacements };
+  if (!fixed) return { ...common, weights: free, restsAnyway: () => false };
   return {
-    section,
-    pattern,
-    displacements,
+    ...common,
     weights: (tonic, place) => {
       const move = fixed[place];
       return move === undefined ? free(tonic) : toldTo(tonic, move);
