@@ -36,7 +36,7 @@ export function typedProblemInWords({ code, word = '' }: TypedProblem): string {
     case 'no-note':
       return 'Type a line, like 1 2 3 4 5:2.';
     case 'unreadable':
-      return `“${word}” cannot be read here. Type a step of the scale (1 to ${highestStep}, or do re mi, or names of notes), r for a rest, or a loudness from pp to ff.`;
+      return `“${word}” cannot be read here. Type a step of the scale (1 to ${highestStep}, or do re mi, or names of notes), r for a rest, a loudness from pp to ff, growing or fading.`;
     case 'slide-not-plain':
       return 'A slide has only steps and beats, like 1 5:3; its syllable stands beside it.';
     case 'slide-first-with-beats':

@@ -7,6 +7,7 @@ import {
   clockIn,
   dayInWords,
   ladderHeading,
+  ownPitchInWords,
   wordingFor,
   type Clock,
   doneLines,
@@ -18,6 +19,7 @@ import {
   plainScore,
   hasKeys,
   noteInKey,
+  onOwnPitch,
   tonicName,
   type NoteWriting,
   type Section,
@@ -138,6 +140,7 @@ function SheetSegment({
         )}
         <SheetStaff evaluated={evaluated} sections={sections} writing={writing} />
         {music.kind === 'body' && <p>{doneLines(music).join(' ')}</p>}
+        {onOwnPitch(music) && <p>{ownPitchInWords(exercise, choices)}</p>}
         {music.kind === 'spoken' && <p>“{music.lines.join(' ')}”</p>}
         <p>
           {ladderHeading(segment)}
@@ -192,6 +195,8 @@ function SheetStaff({
   const { exercise, choices } = segment;
   const score = useMemo(() => {
     const { kind } = exercise.music;
+    // No note is given, so none is printed.
+    if (onOwnPitch(exercise.music)) return undefined;
     const isAlike = kind === 'pattern' || kind === 'glide' || kind === 'hold' || kind === 'round';
     const tonic = computed.repetitions[0]?.tonic;
     return isAlike

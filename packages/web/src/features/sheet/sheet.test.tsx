@@ -83,6 +83,12 @@ describe('the sheet for the stand', () => {
     expect(document.body.textContent).toContain(music.moves[0]!.text);
   });
 
+  it('prints no note where everyone sings an own one, and says so', () => {
+    sheet(documentOf('own-easy-note'));
+    expect(screen.queryByRole('img')).toBeNull();
+    expect(document.body.textContent).toContain('Everyone on the own easy note, on mm: four times');
+  });
+
   it('has the notes of the first key', async () => {
     sheet(documentOf('slate-steps'));
     const staff = await screen.findByRole('img', { name: /major/ });

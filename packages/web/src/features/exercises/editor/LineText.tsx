@@ -15,6 +15,7 @@ const signs: readonly (readonly [string, string])[] = [
   ['3~ 2', 'bound together'],
   [',  |', 'breathe here; a bar line for the eye'],
   ['p  mf  ff', 'this loud from the next note on'],
+  ['growing  fading', 'from the next note on, until the next of these words'],
 ];
 
 /** A line as it is typed, where its first mistake stands, and how a line is typed. */
