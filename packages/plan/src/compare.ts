@@ -22,15 +22,24 @@ const choiceNames = [
   'repetitions',
   'verses',
   'talk',
+  'coach',
+  'after',
+  'reset',
   'demonstrate',
+  'countInEach',
+  'tempoStep',
   'step',
+  'bySteps',
   'shape',
   'start',
 ] as const satisfies readonly (keyof Choices)[];
 
+/** A choice to be compared: what was never chosen is the same as what was taken back. */
+const said = (choice: Choices[keyof Choices]): string => JSON.stringify(choice || null);
+
 const choicesOf = (segment: Segment, { choices: other }: Segment): DifferenceFact[] =>
   choiceNames
-    .filter((name) => segment.choices[name] !== other[name])
+    .filter((name) => said(segment.choices[name]) !== said(other[name]))
     .map((field) => ({ code: 'choice', field, segment }));
 
 const followed = (segments: readonly Segment[], id: string): DifferenceFact => {

@@ -5,14 +5,21 @@ import { demonstrationInWords, shapeWords } from '../labels';
 import { repetitionsInWords } from './words';
 
 const chosenInWords: {
-  readonly [K in keyof Choices]: (value: Choices[K], segment: Segment) => string;
+  readonly [K in keyof Choices]-?: (value: Choices[K], segment: Segment) => string;
 } = {
   tempo: (value) => `tempo ${value}`,
   repetitions: (_, segment) => repetitionsInWords(segment),
   verses: (value) => `${value} times in each key`,
   talk: (value) => `${value} s of talk`,
+  coach: (value) => (value ? `${value} s said between keys` : 'nothing said between keys'),
+  after: (value) => (value ? `${value} s said at the end` : 'nothing said at the end'),
+  reset: (value) => (value ? `a shake-out every ${value.every} times` : 'no shake-out'),
   demonstrate: (value) => demonstrationInWords(value),
-  step: (value) => `by ${value} semitones`,
+  countInEach: (value) => (value ? 'counted in each time' : 'counted in once'),
+  tempoStep: (value) => (value ? `${value} beats quicker each time` : 'one tempo'),
+  step: (value, { choices }) =>
+    `by ${value} ${choices.bySteps ? 'steps of the scale' : 'semitones'}`,
+  bySteps: (value) => (value ? 'by steps of the scale' : 'by semitones'),
   shape: (value) => shapeWords[value],
   start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),
 };

@@ -35,6 +35,34 @@ describe('two versions in words', () => {
     expect(words(pulley.mine)).toEqual(['tempo 90', 'up', 'start D♭']);
     expect(words(pulley.theirs)).toEqual(['tempo 126', 'down', 'the best start']);
   });
+  it('name what is seldom chosen too, and nothing for what was taken back', () => {
+    const all = {
+      ...{ coach: 5, after: 10, tempoStep: 4, bySteps: true, countInEach: true },
+      ...{ reset: { seconds: 6, every: 3 }, demonstrate: 'each key' as const },
+    } as const;
+    const mine = performAll(document, [choose('pulley', all)]);
+    const pulley = compare(mine, document)[2]!;
+    expect(words(pulley.mine)).toEqual([
+      '5 s said between keys',
+      '10 s said at the end',
+      'a shake-out every 3 times',
+      'sung first in each key',
+      'counted in each time',
+      '4 beats quicker each time',
+      'by steps of the scale',
+    ]);
+    expect(words(pulley.theirs)).toEqual([
+      'nothing said between keys',
+      'nothing said at the end',
+      'no shake-out',
+      'not sung first',
+      'counted in once',
+      'one tempo',
+      'by semitones',
+    ]);
+    const back = performAll(document, [choose('pulley', { coach: 0, bySteps: false })]);
+    expect(compare(back, document)[2]?.kind).toBe('same');
+  });
   it('name what a moved one follows', () => {
     const theirs = performAll(document, [moveTo(document, 'coat-off', 3)]);
     const [moved] = compare(document, theirs).filter(({ kind }) => kind === 'changed');

@@ -51,6 +51,9 @@ const steps = [
   [3, '3 semitones'],
   [4, '4 semitones'],
   [5, '5 semitones'],
+  // Steps of the scale are told from semitones by their sign.
+  [-1, 'a step of the scale'],
+  [-2, 'two steps of the scale'],
 ] as const;
 
 const shownWords = (one: Demonstration, pitched: boolean): string => {
@@ -85,10 +88,14 @@ export function Choosing({
   const disabled = !mayEdit;
   const set = (name: keyof Choices) => (value: number) =>
     actions.choose({ [name]: value }, `${segment.id} ${name}`);
-  const knownStep = steps.some(([step]) => step === choices.step);
-  const stepOptions: (readonly [number, string])[] = knownStep
-    ? [...steps]
-    : [...steps, [choices.step, `${choices.step} semitones`]];
+  const { step, bySteps } = choices;
+  const taken = bySteps ? -step : step;
+  const stepOptions: readonly (readonly [number, string])[] = [
+    ...steps,
+    ...(steps.some(([known]) => known === taken)
+      ? []
+      : [[taken, bySteps ? `${step} steps of the scale` : `${step} semitones`] as const]),
+  ];
   return (
     <Box display="grid" gap="3px" mt="4px">
       {kind !== 'body' && (
@@ -138,10 +145,18 @@ export function Choosing({
           by
           <Choice<number>
             label="How far from key to key"
-            value={choices.step}
+            value={taken}
             options={stepOptions}
             disabled={disabled}
-            onChange={(step) => actions.choose({ step }, `${segment.id} step`)}
+            onChange={(chosen) =>
+              actions.choose(
+                {
+                  step: Math.abs(chosen),
+                  ...(chosen < 0 !== (bySteps ?? false) ? { bySteps: chosen < 0 } : {}),
+                },
+                `${segment.id} step`,
+              )
+            }
           />
         </Flex>
       )}

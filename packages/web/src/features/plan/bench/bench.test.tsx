@@ -174,6 +174,10 @@ describe('the bench', () => {
       target: { value: '2' },
     });
     expect(chosen).toHaveBeenLastCalledWith({ step: 2 }, 'narrow-hum step');
+    fireEvent.change(screen.getByRole('combobox', { name: 'How far from key to key' }), {
+      target: { value: '-1' },
+    });
+    expect(chosen).toHaveBeenLastCalledWith({ step: 1, bySteps: true }, 'narrow-hum step');
     fireEvent.change(screen.getByRole('combobox', { name: 'Whether it is sung first' }), {
       target: { value: 'each key' },
     });
