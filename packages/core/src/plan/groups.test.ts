@@ -73,6 +73,28 @@ describe('keys of two groups in turn', () => {
     expect(Math.min(...sung.tonics.slice(5))).toBeLessThanOrEqual(57);
     expect(sung.cost).toBe(groups.reduce((sum, group) => sum + (group.sung?.cost ?? 0), 0));
   });
+  it('are for what all sing alike: a chord is sung by all, in its own time', () => {
+    const chord = computeSegment(
+      {
+        id: 'x',
+        exercise: {
+          ...{
+            phase: 'listening',
+            anchor: 'middle',
+            countIn: 0,
+            breathBeats: 0,
+            keyChangeBeats: 0,
+          },
+          music: { kind: 'chord', mode: 'major', tones: [0, 4, 7], beats: 4, syllable: 'oo' },
+          keys: { groups: 'in turn' },
+        },
+        choices,
+      },
+      { sections, needs: [] },
+    );
+    expect(chord.seconds).toBe(20);
+    expect(chord.repetitions).toHaveLength(5);
+  });
   it('move together where a start is chosen by hand', () => {
     const before = ladderOf(compute()).sung.tonics;
     const after = ladderOf(compute({ start: before[0]! + 2 })).sung.tonics;

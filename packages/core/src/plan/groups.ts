@@ -6,7 +6,16 @@ import {
   type LadderProblem,
 } from '../ladder';
 import type { MidiNote } from '../units';
+import type { Kind } from '../exercise/music';
 import type { Voice } from '../voices/parts';
+import type { PlannedExercise } from './planned';
+
+/** The kinds in which all parts sing alike. */
+const alike: readonly Kind[] = ['pattern', 'glide', 'hold', 'round'];
+
+/** Whether high and low voices sing one after the other: only where all parts sing alike, and nothing is aimed at. */
+export const singsInTurn = ({ music, keys, aim }: PlannedExercise): boolean =>
+  keys?.groups !== undefined && aim === undefined && alike.includes(music.kind);
 
 /** High or low voices with a ladder of their own. */
 export interface GroupKeys {

@@ -22,7 +22,7 @@ import type { Condition } from '../voices/condition';
 import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';
 import { anchoredSections, anchoring } from './anchor';
-import { groupKeys, highAndLow, inTurn, type GroupKeys } from './groups';
+import { groupKeys, highAndLow, inTurn, singsInTurn, type GroupKeys } from './groups';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
 /**
@@ -198,7 +198,7 @@ export function keysOf(
     return { kind: 'chord', problem, best, sung };
   }
   const problem = ladderProblem(exercise, music, choices, tonight);
-  if (exercise.keys?.groups && problem.own === undefined) {
+  if (singsInTurn(exercise)) {
     const groups = highAndLow(tonight.sections).map((sections) =>
       ladderProblem(exercise, music, choices, { ...tonight, sections }),
     );

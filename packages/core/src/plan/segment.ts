@@ -5,6 +5,7 @@ import { patternOf } from '../ladder';
 import { breathRounds, keyTimes, movementSeconds, patternSeconds } from '../timing';
 import type { PatternTiming } from '../timing';
 import { beatsToSeconds, type Seconds } from '../units';
+import { singsInTurn } from './groups';
 import { keysOf, type SegmentKeys, type Tonight } from './keys';
 import type { PlannedExercise, PlannedSegment, SegmentChoices } from './planned';
 
@@ -41,20 +42,16 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
 }
 
 /** The timing of a segment that is sung in keys or spoken. */
-export function timingOf(
-  { music, ...exercise }: PlannedExercise,
-  choices: SegmentChoices,
-): PatternTiming {
+export function timingOf(exercise: PlannedExercise, choices: SegmentChoices): PatternTiming {
+  const { music, countIn, breathBeats, keyChangeBeats } = exercise;
   const pitched = isPitched(music);
   const { repetitions, verses, ...chosen } = choices;
   return {
     ...chosen,
-    countIn: exercise.countIn,
-    keys: pitched ? repetitions * (exercise.keys?.groups ? 2 : 1) : 1,
+    ...{ countIn, breathBeats, keyChangeBeats },
+    keys: pitched ? repetitions * (singsInTurn(exercise) ? 2 : 1) : 1,
     verses: pitched ? verses : repetitions,
     patternBeats: beatsOf(music),
-    breathBeats: exercise.breathBeats,
-    keyChangeBeats: exercise.keyChangeBeats,
   };
 }
 

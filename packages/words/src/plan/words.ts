@@ -8,6 +8,7 @@ import {
   onOwnPitch,
   patternBeats,
   patternCounts,
+  singsInTurn,
   timingOf,
   tonicName,
   type NoteWriting,
@@ -125,7 +126,7 @@ export function ladderHeading(segment: Segment): string {
   if (!hasKeys(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
   const way = `${shapeWords[choices.shape]} ${stepInWords(choices)}`;
-  return exercise.keys?.groups
+  return singsInTurn(exercise)
     ? `${capital} for high voices, then as many for low ones, ${way}`
     : `${capital}, ${way}`;
 }
