@@ -133,7 +133,6 @@ export type Music =
   | {
       readonly kind: 'spoken';
       readonly metre?: Metre | undefined;
-      /** Where a line is marked, stressed syllables stand in capitals. */
       readonly lines: readonly string[];
       readonly beats: Beats;
     }

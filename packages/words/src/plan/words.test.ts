@@ -62,6 +62,20 @@ describe('what a segment is called', () => {
     const { music } = one('long-s').segment.exercise;
     if (music.kind !== 'breath') throw new Error('This is counted breathing.');
     expect(breathInWords(music)).toBe('In 4, out 8 on s, rest 2 counts; each round out 2 longer.');
+    const shrinking = {
+      ...music,
+      increment: { in: -1, hold: 0, out: 2, rest: 0 },
+      least: { in: 1 },
+      ...{
+        emptyFirst: true,
+        way: 'nose in, mouth out' as const,
+        arms: { in: 'rise', out: 'sink' },
+      },
+    } as const;
+    expect(breathInWords(shrinking)).toBe(
+      'Breathe out all the air first. In 4, out 8 on s, rest 2 counts; each round out 2 longer, ' +
+        'in 1 shorter, never under in 1. In by the nose, out by the mouth. The arms: in, rise; out, sink.',
+    );
   });
 });
 

@@ -1,5 +1,6 @@
 import type { Choices, ClockKind, Segment } from '@wide-fern/contract';
 import {
+  type BreathWay,
   type PatternTiming,
   type Section,
   beatsOf,
@@ -139,12 +140,35 @@ export function breathInWords(music: Extract<Music, { kind: 'breath' }>): string
     `out ${music.out} on ${music.outOn}`,
     music.rest > 0 ? `rest ${music.rest}` : '',
   ].filter((part) => part !== '');
-  const grows = (['in', 'hold', 'out', 'rest'] as const)
-    .filter((name) => music.increment[name] > 0)
-    .map((name) => `${name} ${music.increment[name]}`);
-  const growing = grows.length > 0 ? `; each round ${listInWords(grows)} longer` : '';
-  return `${counts.join(', ')} counts${growing}.`;
+  const { increment, least = {}, arms = {} } = music;
+  const all = ['in', 'hold', 'out', 'rest'] as const;
+  const changing = (sign: 1 | -1) =>
+    all
+      .filter((name) => sign * increment[name] > 0)
+      .map((name) => `${name} ${Math.abs(increment[name])}`);
+  const [longer, shorter] = [changing(1), changing(-1)];
+  const rounds = [
+    ...(longer.length > 0 ? [`${listInWords(longer)} longer`] : []),
+    ...(shorter.length > 0 ? [`${listInWords(shorter)} shorter`] : []),
+  ];
+  const bounds = all.flatMap((name) => (least[name] ? [`${name} ${least[name]}`] : []));
+  const each = rounds.length > 0 ? `; each round ${rounds.join(', ')}` : '';
+  const bound = bounds.length > 0 ? `, never under ${listInWords(bounds)}` : '';
+  const moved = all.flatMap((name) => (arms[name] ? [`${name}, ${arms[name]}`] : []));
+  return [
+    ...(music.emptyFirst ? ['Breathe out all the air first.'] : []),
+    `${counts.join(', ')} counts${each}${bound}.`,
+    ...(music.way ? [breathWayWords[music.way]] : []),
+    ...(moved.length > 0 ? [`The arms: ${moved.join('; ')}.`] : []),
+  ].join(' ');
 }
+
+/** By which way breath goes, as a sentence. */
+const breathWayWords: Readonly<Record<BreathWay, string>> = {
+  nose: 'By the nose.',
+  mouth: 'By the mouth.',
+  'nose in, mouth out': 'In by the nose, out by the mouth.',
+};
 
 /** The segment's time as a sum: «Talk 15 s, then 98 beats at 100 a minute, 59 s.» */
 export function timeInWords({ segment, computed }: Evaluated): string[] {

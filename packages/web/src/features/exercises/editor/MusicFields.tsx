@@ -37,7 +37,7 @@ export function MusicFields(props: DraftProps) {
       return (
         <Box display="grid" gap="10px">
           <TextField
-            label="What is done, one move a line"
+            label="What is done, one move a line; in brackets, if need be: [both sides, 3 times, 4 s, held 2 s]"
             value={draft.moves}
             rows={5}
             error={errors.moves}

@@ -57,7 +57,7 @@ export function Counts({ draft, errors, set }: DraftProps) {
             name={`${column}, ${label}`}
             labelWidth="0"
             value={values[column]}
-            limits={[0, 64]}
+            limits={name === 'growing' ? [-64, 64] : [0, 64]}
             disabled={false}
             onChange={(value) => set({ [name]: { ...values, [column]: value } })}
           />
