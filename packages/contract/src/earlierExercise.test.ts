@@ -54,6 +54,18 @@ describe('an exercise as it was stored earlier', () => {
     });
     expect(upcastExercise(now)).toEqual(now);
   });
+  it('has its vowels by turns as passes over the keys', () => {
+    const { passes, ...now } = exerciseSchema.parse(
+      upcastExercise({ ...stored, music: line, vowels: ['yee', 'yah'] }),
+    );
+    expect(passes).toEqual({ over: 'keys', each: [{ sounds: ['yee'] }, { sounds: ['yah'] }] });
+    expect('vowels' in now).toBe(false);
+    // Also where it already had an anchor.
+    const anchored = { ...now, vowels: ['z', 'v'] };
+    expect(exerciseSchema.parse(upcastExercise(anchored)).passes?.each[1]).toEqual({
+      sounds: ['v'],
+    });
+  });
   it.each([
     ['range', line, 'top'],
     ['agility', line, 'top'],

@@ -1,4 +1,4 @@
-// Exercises as they were stored before they had an anchor, brought up to the present shape.
+// Exercises as they were stored before they had an anchor, or passes, brought up to the present shape.
 
 type Stored = Readonly<Record<string, unknown>>;
 
@@ -31,9 +31,9 @@ function anchorOf({ phase, music }: Stored): string {
   return alike && (phase === 'range' || phase === 'agility') ? 'top' : 'middle';
 }
 
-/** An exercise of any shape that was ever stored in the present one; what is no exercise stays as it is. */
-export function upcastExercise(stored: unknown): unknown {
-  if (!isRecord(stored) || 'anchor' in stored) return stored;
+/** An exercise from before it had an anchor. */
+function withAnchor(stored: Stored): Stored {
+  if ('anchor' in stored) return stored;
   const watchFor = listOf(stored.watchFor).map((see) =>
     typeof see === 'string' ? { see, help: '' } : see,
   );
@@ -45,3 +45,14 @@ export function upcastExercise(stored: unknown): unknown {
     usual: upcastChoices(stored.usual),
   };
 }
+
+/** Vowels that took turns from key to key were all that changed from pass to pass. */
+function withPasses({ vowels, ...stored }: Stored): Stored {
+  if (vowels === undefined || 'passes' in stored) return stored;
+  const each = listOf(vowels).map((vowel) => ({ sounds: [vowel] }));
+  return { ...stored, passes: { over: 'keys', each } };
+}
+
+/** An exercise of any shape that was ever stored in the present one; what is no exercise stays as it is. */
+export const upcastExercise = (stored: unknown): unknown =>
+  isRecord(stored) ? withPasses(withAnchor(stored)) : stored;

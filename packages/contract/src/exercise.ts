@@ -1,13 +1,17 @@
 import {
   ages,
   anchors,
+  articulations,
   breathings,
   demonstrations,
+  dynamics,
+  groupings,
   phases,
   placeNeeds,
   purposes,
   shapes,
   strains,
+  substituting,
 } from '@wide-fern/core';
 import { line, maybeLine, uuid } from './common';
 import { choiceLimits } from './limits';
@@ -54,6 +58,36 @@ const exerciseId = z
 /** A thing to watch for, and what helps; the remedy may be empty. */
 const watchForSchema = z.object({ see: line(240), help: maybeLine(240) });
 
+/** What one pass is sung with, where it differs from the line as written. */
+const passSchema = z.object({
+  sounds: z.array(line(40)).min(1).max(64).optional(),
+  articulation: z.enum(articulations).optional(),
+  dynamic: z.enum(dynamics).optional(),
+  serves: z.enum(purposes).optional(),
+  cue: line(90).optional(),
+});
+
+const passesSchema = z.object({
+  over: z.enum(['keys', 'verses']),
+  each: z
+    .array(passSchema)
+    .min(2, 'There are at least two ways to change between.')
+    .max(12, 'There are at most twelve ways.'),
+  ask: line(160).optional(),
+});
+
+const tones = z.array(z.int().min(-24).max(36)).min(1).max(8);
+const accompanimentSchema = z.discriminatedUnion('kind', [
+  z.object({ kind: z.literal('drone'), tones }),
+  z.object({
+    kind: z.literal('chords'),
+    chords: z
+      .array(z.object({ beats: z.number().positive().max(64), tones }))
+      .min(1)
+      .max(32),
+  }),
+]);
+
 export const exerciseSchema = z.object({
   id: exerciseId,
   version: z.int().min(1),
@@ -84,6 +118,8 @@ export const exerciseSchema = z.object({
       z.object({
         when: line(160),
         exercise: z.string().max(60),
+        /** Only for these parts, beside the others, who go on. */
+        who: z.enum(substituting).optional(),
         /** How long it takes to teach the first time, in seconds. */
         teach: z.number().min(0).max(600).optional(),
       }),
@@ -98,8 +134,9 @@ export const exerciseSchema = z.object({
   held: line(60).optional(),
   cautions: z.array(line(320)).max(6),
   music: musicSchema,
-  /** Vowels that take turns from key to key. */
-  vowels: z.array(line(40)).min(2).max(8).optional(),
+  passes: passesSchema.optional(),
+  /** What the instrument plays under each key. */
+  accompaniment: accompanimentSchema.optional(),
   /** Who it suits; everybody when it is not said. */
   ages: z.array(z.enum(ages)).min(1).optional(),
   /** The piece and the printed bars it was made from. */
@@ -124,8 +161,8 @@ export const exerciseSchema = z.object({
       strict: z.boolean().optional(),
       octaveMoves: z.array(z.int().min(-48).max(48)).min(1).max(6).optional(),
       mayRest: z.boolean().optional(),
-      /** High and low voices one after the other, each with keys of its own. */
-      groups: z.literal('in turn').optional(),
+      /** High and low voices one after the other or together, each with keys of its own. */
+      groups: z.enum(groupings).optional(),
     })
     .optional(),
   /** Bars of a piece climb to where their part sings them as written. */

@@ -14,7 +14,7 @@ export const choiceLimits = {
 export const mostSegments = 40;
 
 /** The shape of documents as they are now; older ones are brought up to it when they are read. */
-export const planSchemaVersion = 3;
+export const planSchemaVersion = 4;
 
 /** More facts than this about one save nobody reads; what is left out shows in the document. */
 export const mostFacts = 40;

@@ -41,6 +41,7 @@ const notes = z
 const metreSchema = z.object({
   beats: z.int().min(1).max(32),
   unit: z.union([z.literal(1), z.literal(2), z.literal(4), z.literal(8), z.literal(16)]),
+  pickUp: z.number().positive().max(31).optional(),
 });
 const metre = { metre: metreSchema.optional() };
 const pitched = { mode, ...metre };
@@ -87,6 +88,16 @@ export const musicSchema: z.ZodType<Music, Music> = z.discriminatedUnion('kind',
         offset: semitones,
         lines: z.array(line(200)).min(1).max(12),
         beats,
+        then: z.array(semitones).min(1).max(8).optional(),
+        canon: z
+          .object({
+            entries: z
+              .int()
+              .min(2, 'A canon has at least two entries.')
+              .max(8, 'At most eight entries.'),
+            apart: beats,
+          })
+          .optional(),
       }),
     ]),
   }),

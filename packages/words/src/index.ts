@@ -6,6 +6,7 @@ export * from './exercise';
 export * from './labels';
 export * from './ladder';
 export * from './notation';
+export * from './passes';
 export * from './partNames';
 export * from './roster';
 export * from './time';

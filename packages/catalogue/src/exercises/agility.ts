@@ -372,4 +372,23 @@ export const agilityExercises: readonly Exercise[] = [
     usual: { talk: 10, tempo: 88, repetitions: 5, shape: 'down', step: 2 },
     keys: { groups: 'in turn' },
   }),
+  exercise({
+    id: 'steps-of-the-scale',
+    name: 'Along the scale wall',
+    figure: 'a turn on each step of the scale, up step by step',
+    purposes: ['agility', 'tuning'],
+    purpose: 'The same turn on every step of the scale has another sound each time.',
+    cue: 'Same turn, another colour.',
+    steps: ['The instrument gives only the first note. The next step we find ourselves.'],
+    watchFor: [
+      'Steps that are all the same size | Sing the scale slowly once.',
+      'Rushing | Clap the beat.',
+    ],
+    substitutes: [['The scale is not safe', 'home-note']],
+    effort: 2,
+    difficulty: 2,
+    family: ['turn', 'by steps of the scale, on doo'],
+    music: line(':1/2 1(doo) 2 1 2 3 2 1:1'),
+    usual: { talk: 12, tempo: 96, repetitions: 5, bySteps: true },
+  }),
 ];

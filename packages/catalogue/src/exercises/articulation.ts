@@ -1,6 +1,6 @@
 import type { Exercise } from '@wide-fern/contract';
 import { inPhase } from './make';
-import { inTwo, line, spoken } from './music';
+import { chordsUnder, inTwo, line, spoken } from './music';
 
 const exercise = inPhase('articulation');
 
@@ -412,5 +412,52 @@ export const articulationExercises: readonly Exercise[] = [
       '*one is *mine and I *know them *all. ····',
     ),
     usual: { talk: 15, tempo: 96, repetitions: 3 },
+  }),
+  exercise({
+    id: 'three-touches',
+    name: 'Felt, wood and wire',
+    figure: 'one line bound, short, then begun with weight',
+    purposes: ['diction', 'legato', 'rhythm'],
+    purpose: 'One line in three touches shows us that the breath is the same for all.',
+    cue: 'Same breath, another touch.',
+    steps: ['Three times in each key. Name the touch before it.'],
+    watchFor: [
+      'Short notes that are squeezed off | Let each end on breath.',
+      'Weight that becomes loudness | Weight at the beginning only.',
+    ],
+    substitutes: [['Three ways are too many', 'tapped-words']],
+    effort: 2,
+    difficulty: 2,
+    passes: {
+      over: 'verses',
+      each: [
+        { articulation: 'bound', serves: 'legato', cue: 'felt' },
+        { articulation: 'short', serves: 'rhythm', cue: 'wood' },
+        { articulation: 'weighty', serves: 'diction', cue: 'wire' },
+      ],
+    },
+    family: ['five-up-and-back', 'in three touches, on dah'],
+    music: line(':1/2 1(dah) 2(dah) 3(dah) 4(dah) 5(dah) 4(dah) 3(dah) 2(dah) 1:2(dah)'),
+    usual: { talk: 12, tempo: 92, repetitions: 3, verses: 3 },
+  }),
+  exercise({
+    id: 'before-the-bar',
+    name: 'On the doorstep',
+    figure: 'a phrase that begins before the bar, words light there and full on the beat',
+    purposes: ['diction', 'rhythm', 'legato'],
+    purpose: 'What stands before the bar leads into it, and is never as heavy.',
+    cue: 'Light before, full on the beat.',
+    steps: ['Speak it first. The conductor’s upbeat is your breath.'],
+    watchFor: ['A heavy first word | Whisper it.', 'A late beat one | Breathe with the upbeat.'],
+    substitutes: [['The words run together', 'tapped-words']],
+    effort: 2,
+    difficulty: 2,
+    accompaniment: chordsUnder([1, 0, 7], [4, 0, 4, 7, 12], [4, 0, 5, 9, 12], [3, 0, 4, 7, 12]),
+    family: ['pick-up-phrase', 'four notes before home'],
+    music: line('5 | 1 2 3 1 | 4 3 2 5 | 1:2', {
+      metre: { beats: 4, unit: 4, pickUp: 1 },
+      words: 'The *lamp is *lit, the *door is *wide, come *in.',
+    }),
+    usual: { talk: 15, tempo: 92, repetitions: 4 },
   }),
 ];

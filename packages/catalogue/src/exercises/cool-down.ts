@@ -1,6 +1,6 @@
 import type { Exercise } from '@wide-fern/contract';
 import { breath, inPhase, moves } from './make';
-import { hold, line, ownSlide, slide } from './music';
+import { byTurns, hold, line, ownSlide, slide } from './music';
 
 const exercise = inPhase('cool-down');
 
@@ -64,7 +64,7 @@ export const coolDownExercises: readonly Exercise[] = [
       'Pressed lips | Only touch.',
     ],
     substitutes: [['z whistles', 'ebb-tide']],
-    vowels: ['z', 'v'],
+    passes: byTurns('z', 'v'),
     family: ['third-down', 'z and v by turns'],
     music: slide('z', 4, [0, 3]),
     usual: { talk: 8, tempo: 66, repetitions: 4, shape: 'down' },

@@ -8,6 +8,7 @@ import {
   offsetsOf,
   phases,
   purposes,
+  soundsOfPasses,
   syllablesOf,
   isPitched,
 } from '@wide-fern/core';
@@ -104,7 +105,7 @@ describe('families', () => {
   it.each(each.filter(([, { music }]) => isPitched(music)))(
     '%s shares pitches, rhythm and sounds with none',
     (_, one) => {
-      const whole = ({ music, vowels, anchor }: Exercise) => [music, vowels, anchor];
+      const whole = ({ music, passes, anchor }: Exercise) => [music, passes, anchor];
       expect(alike(one, whole).map(({ id }) => id)).toEqual([]);
     },
   );
@@ -146,7 +147,7 @@ const missing: readonly (readonly [RegExp, (one: Exercise) => boolean])[] = [
   [/tongue will not trill|no trill/i, ({ id }) => soundOf(id) === 'rr'],
   [
     /z whistles/i,
-    ({ id, vowels = [] }) => [soundOf(id) ?? '', ...vowels].some((s) => /^z/.test(s)),
+    ({ id, passes }) => [soundOf(id) ?? '', ...soundsOfPasses(passes)].some((s) => /^z/.test(s)),
   ],
   [/jaw/i, ({ strains = [] }) => strains.includes('jaw')],
   [/neck/i, ({ strains = [] }) => strains.includes('neck')],

@@ -11,6 +11,7 @@ import {
   type Movement,
   type Music,
   type Phase,
+  type Substituting,
 } from '@wide-fern/core';
 
 type Optional =
@@ -32,8 +33,12 @@ export type Draft = Omit<
     readonly usual?: Partial<Exercise['usual']>;
     /** What to watch for, and behind a bar what helps: «Locked knees | Let them give.» */
     readonly watchFor: readonly string[];
-    /** When it does not work, and what to do instead. */
-    readonly substitutes: readonly (readonly [when: string, exercise: string])[];
+    /** When it does not work, what to do instead, and who, where the others go on. */
+    readonly substitutes: readonly (readonly [
+      when: string,
+      exercise: string,
+      who?: Substituting,
+    ])[];
     /** The family it belongs to, and which of its ways it is. */
     readonly family?: readonly [id: string, variant: string];
   };
@@ -83,7 +88,11 @@ export const inPhase =
         const [see = '', help = ''] = line.split(' | ');
         return { see, help };
       }),
-      substitutes: draft.substitutes.map(([when, exercise]) => ({ when, exercise })),
+      substitutes: draft.substitutes.map(([when, exercise, who]) => ({
+        when,
+        exercise,
+        ...(who ? { who } : {}),
+      })),
       usual: {
         demonstrate: 'no' as const,
         tempo: 84,

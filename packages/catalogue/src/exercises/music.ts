@@ -1,3 +1,4 @@
+import type { Exercise } from '@wide-fern/contract';
 import {
   isNote,
   readLine,
@@ -47,7 +48,8 @@ export function withWords(
   const syllables = words.split(/\s+/);
   const lengths = events.filter(isNote).map(({ beats }) => beats);
   const usual = [...lengths].sort((a, b) => a - b)[Math.floor(lengths.length / 2)]!;
-  let at: Beats = 0;
+  // What stands before the first bar ends with it.
+  let at: Beats = metre.pickUp === undefined ? 0 : metre.beats - metre.pickUp;
   let bound = false;
   const laid = events.map((event) => {
     const from = at;
@@ -185,3 +187,26 @@ export const spokenIn = (metre: Metre, ...text: readonly string[]): Music => ({
   beats: text.join(' ').split(/[*·]/).length - 1,
 });
 export const spoken = (...text: readonly string[]): Music => spokenIn(inFour, ...text);
+
+/** Sounds that take turns from key to key. */
+export const byTurns = (...sounds: readonly string[]): NonNullable<Exercise['passes']> => ({
+  over: 'keys',
+  each: sounds.map((sound) => ({ sounds: [sound] })),
+});
+
+/** One way and then another, each time it is sung, and the question that compares them. */
+export const compared = (
+  ask: string,
+  ...each: NonNullable<Exercise['passes']>['each']
+): NonNullable<Exercise['passes']> => ({ over: 'verses', each, ask });
+
+/** What an instrument holds softly under every key: its note and the fifth. */
+export const heldFifth: NonNullable<Exercise['accompaniment']> = { kind: 'drone', tones: [0, 7] };
+
+/** Chords under every key, each so long, its notes over the tonic. */
+export const chordsUnder = (
+  ...chords: readonly (readonly [beats: Beats, ...tones: number[]])[]
+): NonNullable<Exercise['accompaniment']> => ({
+  kind: 'chords',
+  chords: chords.map(([beats, ...tones]) => ({ beats, tones })),
+});

@@ -1,6 +1,6 @@
 import type { Exercise } from '@wide-fern/contract';
 import { inPhase, moves } from './make';
-import { hold, inTwo, line, ownSlide, slide } from './music';
+import { compared, byTurns, hold, inTwo, line, ownSlide, slide } from './music';
 
 const exercise = inPhase('onset');
 const octaveRelay =
@@ -164,7 +164,7 @@ export const onsetExercises: readonly Exercise[] = [
       ['z whistles', 'soft-v'],
     ],
     family: ['fifth-down', 'on four voiced consonants'],
-    vowels: ['z', 'v', 'zh', 'th'],
+    passes: byTurns('z', 'v', 'zh', 'th'),
     music: slide('z', 7, [0, 3]),
     usual: { talk: 15, tempo: 72, repetitions: 4, shape: 'down' },
   }),
@@ -564,5 +564,30 @@ export const onsetExercises: readonly Exercise[] = [
     family: ['three-falling', 'on zoo'],
     music: line('3(zoo) 2(zoo) 1:4(zoo)'),
     usual: { talk: 10, tempo: 84, repetitions: 5, shape: 'two-runs' },
+  }),
+  exercise({
+    id: 'pressed-then-easy',
+    name: 'Latch and hinge',
+    figure: 'one note begun with a knock, then with the breath, and compared',
+    purposes: ['gentle onset', 'listening'],
+    purpose: 'We hear the difference between a knock and a beginning that only breath makes.',
+    cue: 'Let the breath begin it.',
+    steps: [
+      'A small knock the first time, never a hard one. The second time as if already singing.',
+    ],
+    watchFor: [
+      'A knock that hurts | Leave the first way out altogether.',
+      'An h before the note | Think the note before the breath.',
+    ],
+    substitutes: [['Throats are tired today', 'narrow-hum']],
+    difficulty: 2,
+    passes: compared(
+      'Which one could you do a hundred times?',
+      { sounds: ['ah'], articulation: 'weighty', cue: 'with a small knock' },
+      { sounds: ['ah'], articulation: 'bound', cue: 'as if it had already begun' },
+    ),
+    family: ['three-falling', 'two beginnings compared, on ah'],
+    music: line('3:2(ah)~ 2~ 1:3'),
+    usual: { talk: 12, tempo: 80, repetitions: 4, verses: 2, shape: 'down' },
   }),
 ];

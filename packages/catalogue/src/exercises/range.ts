@@ -1,7 +1,7 @@
 import type { Exercise } from '@wide-fern/contract';
 import { cautions } from '@wide-fern/words';
 import { inPhase } from './make';
-import { inThree, line, slide } from './music';
+import { byTurns, inThree, line, slide } from './music';
 
 const exercise = inPhase('range');
 const relay =
@@ -72,7 +72,7 @@ export const rangeExercises: readonly Exercise[] = [
     difficulty: 2,
     anchor: 'top',
     relay,
-    vowels: ['nah', 'noh'],
+    passes: byTurns('nah', 'noh'),
     family: ['ninth-up-and-back', 'nah and noh by turns'],
     music: line('1(nah) :1/2 2 3 4 5 6 7 8 9:1 8 7 6 5 4 3 2 1:2'),
     usual: { talk: 15, tempo: 112, repetitions: 6 },
@@ -429,5 +429,94 @@ export const rangeExercises: readonly Exercise[] = [
     family: ['three-up-and-home', 'on yah'],
     music: line('1(yah) 2 3:2 1:2'),
     usual: { talk: 12, tempo: 96, repetitions: 10 },
+  }),
+  exercise({
+    id: 'falling-moon',
+    name: 'Moon over the slate roof',
+    figure: 'from the sixth down to home in four notes, light all the way',
+    purposes: ['light register', 'blend'],
+    purpose: 'The light voice comes down with us and does not let go on the way.',
+    cue: 'Light at the top, light below.',
+    steps: [
+      'Everyone at the same sounding pitch. Whoever has no light voice there yet hums below.',
+    ],
+    watchFor: [
+      'A switch to the strong voice | Softer, one step earlier.',
+      'A chin that follows the line down | Eyes level.',
+    ],
+    substitutes: [['The light voice is not awake', 'attic-sigh']],
+    difficulty: 2,
+    anchor: 'light',
+    relay: 'Everyone begins at the same sounding pitch, and stops where the light voice ends.',
+    family: ['sixth-falling-chord', 'light, on whoh'],
+    music: line('6(whoh)~ 5~ 3~ 1:3'),
+    usual: { talk: 12, tempo: 84, repetitions: 5, shape: 'down' },
+  }),
+  exercise({
+    id: 'river-bed',
+    name: 'Bed of the river',
+    figure: 'a falling third that sinks and rests, low',
+    purposes: ['low notes', 'loosening'],
+    purpose: 'Low notes come when we let them lie instead of pushing them there.',
+    cue: 'Let it lie, do not press.',
+    steps: ['Whoever has no more note listens to the ones who have.'],
+    watchFor: [
+      'A dark, swallowed vowel | Smile with the eyes.',
+      'Breath that runs out | Half as loud.',
+    ],
+    substitutes: [['The low note has no sound', 'low-stone']],
+    effort: 2,
+    anchor: 'low',
+    relay: lowRelay,
+    family: ['three-falling', 'low, on yoh'],
+    music: line('3:2(yoh)~ 2~ 1:4'),
+    usual: { talk: 10, tempo: 80, repetitions: 5, shape: 'down', step: 2 },
+    keys: { groups: 'in turn' },
+  }),
+  exercise({
+    id: 'stone-by-stone',
+    name: 'Stone by stone down the bank',
+    figure: 'a broken chord down to its root, low',
+    purposes: ['low notes', 'legato'],
+    purpose: 'A chord carries us down without our having to reach for the bottom.',
+    cue: 'Each stone a little softer.',
+    steps: ['High voices first, down to where it stays easy. Then low ones.'],
+    watchFor: [
+      'A loud last note | Fade on purpose.',
+      'A lean of the head toward the floor | Look across the room.',
+    ],
+    substitutes: [['The bottom creaks', 'low-stone']],
+    effort: 2,
+    difficulty: 2,
+    anchor: 'low',
+    relay: lowRelay,
+    family: ['broken-fifth-down', 'low, with a turn back, on doh'],
+    music: line('5(doh)~ 3~ 1:2~ 3~ 1:2'),
+    usual: { talk: 10, tempo: 84, repetitions: 5, shape: 'down', step: 2 },
+    keys: { groups: 'in turn' },
+  }),
+  exercise({
+    id: 'out-from-the-gate',
+    name: 'Out from the gate',
+    figure: 'three notes up and back, a key higher, a key lower, wider each time',
+    purposes: ['top notes', 'low notes'],
+    purpose: 'We open to both sides in turn, and the middle stays where home is.',
+    cue: 'Home, up, home, down.',
+    steps: ['After every key the middle one is only thought, for one breath.'],
+    watchFor: [
+      'The high keys louder than the low ones | All the same size.',
+      'Losing home | Hum it between two keys.',
+    ],
+    substitutes: [
+      ['The wide keys are too much', 'one-shape'],
+      ['The high keys lie too far for them', 'tall-hum', 'lower half'],
+    ],
+    effort: 2,
+    difficulty: 2,
+    anchor: 'top',
+    relay,
+    family: ['broken-fifth', 'outward by tones, on noh'],
+    music: line('1(noh) 3 5 3 1:3'),
+    usual: { talk: 12, tempo: 92, repetitions: 9, shape: 'outward', step: 2 },
   }),
 ];

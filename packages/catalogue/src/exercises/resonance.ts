@@ -1,6 +1,6 @@
 import type { Exercise } from '@wide-fern/contract';
 import { inPhase } from './make';
-import { hold, inThree, line } from './music';
+import { byTurns, hold, inThree, line } from './music';
 
 const exercise = inPhase('resonance');
 
@@ -171,7 +171,7 @@ export const resonanceExercises: readonly Exercise[] = [
     ],
     substitutes: [['ee pinches', 'one-shape']],
     effort: 2,
-    vowels: ['yee', 'yah'],
+    passes: byTurns('yee', 'yah'),
     family: ['five-falling', 'yee and yah by turns'],
     music: line('5(yee) 4 3 2 1:2'),
     usual: { talk: 12, tempo: 92, repetitions: 6 },
@@ -305,7 +305,7 @@ export const resonanceExercises: readonly Exercise[] = [
     substitutes: [['Too many vowels', 'two-colours']],
     effort: 2,
     difficulty: 2,
-    vowels: ['mee', 'meh', 'mah', 'moh', 'moo'],
+    passes: byTurns('mee', 'meh', 'mah', 'moh', 'moo'),
     family: ['broken-fifth', 'five vowels by turns'],
     music: line(':1/2 1(mee) 3 5:1 3 1 r:1', { metre: inThree }),
     usual: { talk: 15, tempo: 88, repetitions: 5 },
@@ -382,5 +382,54 @@ export const resonanceExercises: readonly Exercise[] = [
     family: ['held-note', 'a word, where you speak'],
     music: hold(5, 'home'),
     usual: { talk: 12, tempo: 72, repetitions: 4, shape: 'up-and-back' },
+  }),
+  exercise({
+    id: 'three-coats',
+    name: 'One line, three coats',
+    figure: 'four notes up and back: hummed, on v, then on an open vowel',
+    purposes: ['forward resonance', 'vowel unity'],
+    purpose: 'The open vowel keeps the ring that the hum and the v have found.',
+    cue: 'Keep the ring, open the door.',
+    steps: ['Three times in each key, another sound each time.'],
+    watchFor: [
+      'A vowel that falls back behind the hum | Hum the first note of it again.',
+      'Getting louder from coat to coat | All three the same size.',
+    ],
+    substitutes: [['The hum feels tight', 'embers']],
+    effort: 2,
+    difficulty: 2,
+    passes: {
+      over: 'verses',
+      each: [
+        { sounds: ['mm'], dynamic: 'p', serves: 'forward resonance', cue: 'buzz behind the nose' },
+        { sounds: ['vv'], dynamic: 'mp', cue: 'lip on the edge of the teeth' },
+        { sounds: ['mah'], dynamic: 'mp', serves: 'vowel unity', cue: 'the same ring, open' },
+      ],
+    },
+    family: ['four-up-and-back', 'on three sounds by turns'],
+    music: line('1(mm)~ 2~ 3~ 4~ 3~ 2~ 1:1'),
+    usual: { talk: 15, tempo: 92, repetitions: 4, verses: 3 },
+  }),
+  exercise({
+    id: 'two-lands',
+    name: 'Two shores at once',
+    figure: 'three notes and home, high and low voices together in keys of their own',
+    purposes: ['listening', 'forward resonance'],
+    purpose: 'Each group holds its own key beside another, and so learns how firmly it stands.',
+    cue: 'Stay on your own shore.',
+    steps: ['Each group its first note alone, then both at the same time. It will rub, and may.'],
+    watchFor: [
+      'One group that slides into the other key | Each once more alone.',
+      'Loudness instead of sureness | Hum it.',
+    ],
+    substitutes: [['They cannot hold it', 'home-note']],
+    effort: 2,
+    difficulty: 3,
+    ages: ['adults'],
+    relay: 'High and low voices begin where it suits each of them.',
+    family: ['three-up-and-home', 'two keys at once, on noo'],
+    music: line('1(noo) 2 3:2 1:3'),
+    usual: { talk: 20, tempo: 80, repetitions: 3 },
+    keys: { groups: 'together' },
   }),
 ];

@@ -27,7 +27,8 @@ export interface PlanActs {
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
   readonly takeOut: () => void;
-  readonly take: (exercise: Exercise) => void;
+  /** Adds an exercise; one that is new to the choir takes longer to explain. */
+  readonly take: (exercise: Exercise, isNew?: boolean) => void;
 }
 
 /**
@@ -104,8 +105,8 @@ export function planActs(
       const { segment } = now();
       if (segment) edit(takeOut(segment.id)).forEach(tell);
     },
-    take: (exercise) => {
-      edit(addExercise(now().document, exercise, newId())).forEach(tell);
+    take: (exercise, isNew) => {
+      edit(addExercise(now().document, exercise, newId(), isNew)).forEach(tell);
     },
   };
 }

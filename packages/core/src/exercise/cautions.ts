@@ -1,4 +1,5 @@
 import { isNote, isPitched, offsetsOf, type Music, type PatternEvent } from './music';
+import { soundsOfPasses, type Passes } from './passes';
 import type { Anchor, PlaceNeed, Phase, Strain } from './vocabulary';
 
 /** What has to be minded, where it applies; never medical advice (docs/model.md, section 3). */
@@ -34,8 +35,7 @@ export interface ToCaution {
   readonly strains?: readonly Strain[] | undefined;
   readonly steps: readonly string[];
   readonly music: Music;
-  /** Vowels that take turns from key to key. */
-  readonly vowels?: readonly string[] | undefined;
+  readonly passes?: Passes | undefined;
 }
 
 /** What each strain is minded by. */
@@ -88,11 +88,11 @@ export function cautionsNeeded(exercise: ToCaution): readonly Caution[] {
 const close = /oo|ee|ew|^[^aeiou]*[iu]-?$/i;
 
 /** Where a line climbs to the top or is sung light up there, a close vowel on its highest note needs more room. */
-function hasCloseVowelAtTop({ music, anchor, phase, vowels }: ToCaution): boolean {
+function hasCloseVowelAtTop({ music, anchor, phase, passes }: ToCaution): boolean {
   if (!isPitched(music)) return false;
   if (anchor !== 'top' && anchor !== 'light' && phase !== 'range') return false;
   const top = Math.max(...offsetsOf(music));
-  const taken = vowels ?? [];
+  const taken = soundsOfPasses(passes);
   switch (music.kind) {
     case 'glide':
     case 'chord':
@@ -106,18 +106,17 @@ function hasCloseVowelAtTop({ music, anchor, phase, vowels }: ToCaution): boolea
   }
 }
 
-/** What is in the mouth on the notes of one pitch: the syllable there, or the last one before it. */
+/** What is in the mouth on the notes of one pitch: the syllable there or the last one before it, and any sound of a pass. */
 function syllablesAt(
   events: readonly PatternEvent[],
   offset: number,
-  vowels: readonly string[],
+  ofPasses: readonly string[],
 ): string[] {
-  let now: readonly string[] = [];
-  let first = true;
+  let now: string | undefined;
   return events.filter(isNote).flatMap((note) => {
-    if (note.syllable !== undefined) now = first && vowels.length > 0 ? vowels : [note.syllable];
-    if (note.syllable !== undefined) first = false;
-    return note.offset === offset ? now : [];
+    now = note.syllable ?? now;
+    if (note.offset !== offset || now === undefined) return [];
+    return [now, ...ofPasses];
   });
 }
 

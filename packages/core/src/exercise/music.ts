@@ -31,6 +31,8 @@ export type PatternEvent = PatternNote | PatternRest;
 export interface Metre {
   readonly beats: number;
   readonly unit: 1 | 2 | 4 | 8 | 16;
+  /** How much of a bar stands before the first whole one. */
+  readonly pickUp?: Beats | undefined;
 }
 
 /** Where a glide is at the end of so many beats; the first point has none. */
@@ -51,8 +53,32 @@ export type OverDrone =
       /** The pitch it is sung on, over the tonic. */
       readonly offset: Semitones;
       readonly lines: readonly string[];
+      /** How long the text takes once. */
       readonly beats: Beats;
+      /** Sung through again on each of these, one after the other. */
+      readonly then?: readonly Semitones[] | undefined;
+      /** At last in canon: so many enter, so far apart, on the last pitch. */
+      readonly canon?: Canon | undefined;
     };
+
+/** How many enter one after the other, and how far apart. */
+export interface Canon {
+  readonly entries: number;
+  readonly apart: Beats;
+}
+
+/** The pitches a text is sung on, one time each. */
+export const degreesOfText = (text: Extract<OverDrone, { kind: 'text' }>): readonly Semitones[] => [
+  text.offset,
+  ...(text.then ?? []),
+];
+
+/** How long a text over a drone takes: once on each pitch, and in canon at the end. */
+export const beatsOfText = (text: Extract<OverDrone, { kind: 'text' }>): Beats => {
+  const { beats, canon } = text;
+  const inCanon = canon ? beats + (canon.entries - 1) * canon.apart : 0;
+  return degreesOfText(text).length * beats + inCanon;
+};
 
 /** What is done in an exercise, by kind (docs/model.md, section 3). */
 export type Music =
@@ -193,7 +219,9 @@ export function offsetsOf(music: Music): readonly Semitones[] {
     case 'lines':
       return music.lines.flatMap(offsetsOfEvents);
     case 'drone':
-      return music.over.kind === 'line' ? offsetsOfEvents(music.over.notes) : [music.over.offset];
+      return music.over.kind === 'line'
+        ? offsetsOfEvents(music.over.notes)
+        : degreesOfText(music.over);
     case 'glide':
       return music.points.map(({ offset }) => offset);
     case 'hold':
@@ -224,7 +252,7 @@ export function beatsOf(music: Music): Beats {
     case 'round':
       return beatsOfEvents(music.notes) + (music.entries - 1) * music.apart;
     case 'drone':
-      return music.over.kind === 'line' ? beatsOfEvents(music.over.notes) : music.over.beats;
+      return music.over.kind === 'line' ? beatsOfEvents(music.over.notes) : beatsOfText(music.over);
     case 'glide':
       return beatsOfEvents(music.points);
     case 'hold':

@@ -1,15 +1,26 @@
 import type { Sounding } from '../fit/sounding';
 import type { Beats, MidiNote } from '../units';
 
-import { beatsOf, beatsOfEvents, isNote, type Music, type PatternEvent } from './music';
+import {
+  beatsOf,
+  beatsOfEvents,
+  degreesOfText,
+  isNote,
+  type Music,
+  type OverDrone,
+  type PatternEvent,
+} from './music';
 import { partAction } from './roles';
-import type { Dynamic, Swell } from './vocabulary';
+import type { Articulation, Dynamic, Swell } from './vocabulary';
 
 /** A note of one part as it sounds, or a silence (midi null). */
 export interface LineEvent {
   readonly midi: MidiNote | null;
   readonly beats: Beats;
   readonly syllable?: string | undefined;
+  /** What is sung on it in further passes, where that differs. */
+  readonly further?: readonly string[] | undefined;
+  readonly articulation?: Articulation | undefined;
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
   readonly dynamic?: Dynamic | undefined;
@@ -57,6 +68,23 @@ const onTonic = (events: readonly PatternEvent[], tonic: MidiNote): LineEvent[] 
     return { ...rest, midi: tonic + offset };
   });
 
+/** A text over a drone: on each pitch in turn, then in canon, who comes later waiting. */
+function textLine(
+  text: Extract<OverDrone, { kind: 'text' }>,
+  tonic: MidiNote,
+  place: number,
+): LineEvent[] {
+  const { beats, canon } = text;
+  const syllable = text.lines.join(' ');
+  const degrees = degreesOfText(text);
+  const sung = degrees.map((offset) => ({ midi: tonic + offset, beats, syllable }));
+  if (!canon) return sung;
+  const before = (place % canon.entries) * canon.apart;
+  const after = (canon.entries - 1) * canon.apart - before;
+  const last = { midi: tonic + degrees[degrees.length - 1]!, beats, syllable };
+  return [...sung, ...silence(before), last, ...silence(after)];
+}
+
 /** What a part that takes part like all others sings with the tonic where it has it. */
 function commonLine(music: Music, tonic: MidiNote, place: number, parts: number): LineEvent[] {
   switch (music.kind) {
@@ -70,7 +98,7 @@ function commonLine(music: Music, tonic: MidiNote, place: number, parts: number)
     case 'drone': {
       const { over } = music;
       if (over.kind === 'line') return onTonic(over.notes, tonic);
-      return [{ midi: tonic + over.offset, beats: over.beats, syllable: over.lines.join(' ') }];
+      return textLine(over, tonic, place);
     }
     case 'glide':
       return music.points.slice(1).map((point, i) => ({

@@ -85,6 +85,10 @@ export const strains = [
 ] as const;
 export type Strain = (typeof strains)[number];
 
+/** Which parts do something else beside the others. */
+export const substituting = ['highest', 'upper half', 'lower half', 'lowest'] as const;
+export type Substituting = (typeof substituting)[number];
+
 /** Who an exercise suits. */
 export const ages = ['children', 'changing voices', 'adults', 'older voices'] as const;
 export type Age = (typeof ages)[number];
@@ -95,6 +99,9 @@ export type Dynamic = (typeof dynamics)[number];
 /** Growing or fading until the next dynamic. */
 export const swells = ['growing', 'fading'] as const;
 export type Swell = (typeof swells)[number];
+/** How notes are joined: bound, parted, or each begun with weight. */
+export const articulations = ['bound', 'short', 'weighty'] as const;
+export type Articulation = (typeof articulations)[number];
 export const isDynamicWord = (word: string): word is Dynamic =>
   (dynamics as readonly string[]).includes(word);
 export const isSwellWord = (word: string): word is Swell =>

@@ -28,20 +28,23 @@ export const quartersOfBeat = (metre: Metre | undefined): number => 4 / (metre?.
 
 /**
  * A line as it is written in bars. Without a metre it is one bar; with one, what crosses a bar line
- * is tied over it, and the last bar is as long as what is in it.
+ * is tied over it; the first bar is as long as the pick-up, the last as long as what is in it.
  */
 export function writtenBars(events: readonly LineEvent[], metre: Metre | undefined): WrittenBar[] {
   const perBeat = quartersOfBeat(metre);
-  const barLength = metre ? metre.beats * perBeat : Infinity;
+  const whole = metre ? metre.beats * perBeat : Infinity;
+  const pickUp = (metre?.pickUp ?? 0) * perBeat;
   const bars: { quarters: number; events: WrittenEvent[] }[] = [{ quarters: 0, events: [] }];
   events.forEach(({ beats }, index) => {
     let left = onGrid(beats * perBeat);
     let first = true;
     while (left > near) {
       let bar = bars[bars.length - 1]!;
+      let barLength = bars.length === 1 && pickUp > 0 ? pickUp : whole;
       if (bar.quarters >= barLength - near) {
         bar = { quarters: 0, events: [] };
         bars.push(bar);
+        barLength = whole;
       }
       const here = onGrid(Math.min(left, barLength - bar.quarters));
       left = onGrid(left - here);

@@ -90,6 +90,23 @@ describe('bars', () => {
   });
 });
 
+describe('a pick-up', () => {
+  it('is a first bar of its own, and the others are whole', () => {
+    const events = [1, 1, 1, 1, 2, 2].map((beats) => ({ midi: 60, beats }));
+    const lengths = (pickUp?: number) =>
+      writtenBars(events, { beats: 4, unit: 4, ...(pickUp ? { pickUp } : {}) }).map(
+        ({ quarters }) => quarters,
+      );
+    expect(lengths(1)).toEqual([1, 4, 3]);
+    expect(lengths()).toEqual([4, 4]);
+    // What is held over the first bar line is tied.
+    expect(writtenBars([{ midi: 60, beats: 3 }], { beats: 4, unit: 4, pickUp: 1 })).toMatchObject([
+      { quarters: 1, events: [{ event: 0, first: true, last: false }] },
+      { quarters: 2, events: [{ event: 0, first: false, last: true }] },
+    ]);
+  });
+});
+
 describe('a part’s clef', () => {
   it('is treble, the octave treble of tenors, or the bass clef', () => {
     expect(mixedChoir.map(clefOfPart)).toEqual(['treble', 'treble', 'octave-treble', 'bass']);
@@ -112,7 +129,7 @@ describe('a choir’s score', () => {
     countIn: 0,
     breathBeats: 1,
     keyChangeBeats: 2,
-    vowels: ['yee', 'yah'],
+    passes: { over: 'keys' as const, each: [{ sounds: ['yee'] }, { sounds: ['yah'] }] },
   } as const;
   it('has a line for each section in every key, on the vowel whose turn it is', () => {
     const choices = {

@@ -1,6 +1,9 @@
 import type { Repetition, Sounding } from '../fit/sounding';
 import { isPitched, type Metre, type Music, type PitchedMusic } from '../exercise/music';
+import { accompanying, type Accompaniment, type UnderKey } from '../exercise/accompaniment';
+import { beatsOf } from '../exercise/music';
 import { partLines, type PartLine } from '../exercise/partLines';
+import { lineInPass, turnOf, withFurther, type Passes } from '../exercise/passes';
 import type { Mode } from '../pitch';
 
 import type { Beats, BeatsPerMinute, MidiNote, PitchRange, Semitones } from '../units';
@@ -16,7 +19,12 @@ export interface ScorePart {
 /** One key of a score: its tonic in the treble octave and every part's line, in the score's order. */
 export interface ScoreKey {
   readonly tonic: MidiNote;
+  /** As it is sung there the first time, with the words of further times under them. */
   readonly lines: readonly PartLine[];
+  /** Each time in this key, where they differ; behind the last comes the first again. */
+  readonly verses?: readonly (readonly PartLine[])[];
+  /** What the instrument plays under each time. */
+  readonly under?: readonly UnderKey[];
 }
 
 /** An exercise written out in one key or more: what is engraved, heard and handed on. */
@@ -44,25 +52,32 @@ interface Written {
   readonly music: Music;
   readonly breathBeats: Beats;
   readonly keyChangeBeats: Beats;
-  /** Vowels that take turns from key to key. */
-  readonly vowels?: readonly string[] | undefined;
+  readonly passes?: Passes | undefined;
+  readonly accompaniment?: Accompaniment | undefined;
 }
 
-/** The lines of a key on the vowel whose turn it is: it stands where the first syllable stood. */
-function inTurn(
+/** One key as it is written: its lines in the passes sung there, and what the instrument plays. */
+function scoreKey(
+  { music, passes, accompaniment }: Written,
+  tonic: MidiNote,
   lines: readonly PartLine[],
-  vowels: readonly string[] | undefined,
   key: number,
-): readonly PartLine[] {
-  const vowel = vowels?.[key % vowels.length];
-  if (vowel === undefined) return lines;
-  return lines.map(({ part, events }) => {
-    const first = events.findIndex(({ midi }) => midi !== null);
-    return {
-      part,
-      events: events.map((event, i) => (i === first ? { ...event, syllable: vowel } : event)),
-    };
-  });
+): ScoreKey {
+  const under = accompaniment
+    ? { under: accompanying(accompaniment, tonic, beatsOf(music)) }
+    : undefined;
+  if (!passes) return { tonic, lines, ...under };
+  const inPass = (verse: number) =>
+    lines.map((line) => lineInPass(line, passes.each[turnOf(passes, key, verse)]));
+  if (passes.over === 'keys') return { tonic, lines: inPass(0), ...under };
+  const verses = passes.each.map((_, verse) => inPass(verse));
+  const shown = verses[0]!.map((line, part) =>
+    withFurther(
+      line,
+      verses.slice(1).map((verse) => verse[part]!),
+    ),
+  );
+  return { tonic, lines: shown, verses, ...under };
 }
 
 const headOf = (exercise: Written, music: PitchedMusic, tempo: BeatsPerMinute) => ({
@@ -95,7 +110,7 @@ export function choirScore(
     keys: repetitions.flatMap(({ tonic, parts }, i) =>
       tonic === undefined || parts.length === 0
         ? []
-        : [{ tonic, lines: inTurn(partLines(music, parts), exercise.vowels, i) }],
+        : [scoreKey(exercise, tonic, partLines(music, parts), i)],
     ),
   };
 }
@@ -145,12 +160,9 @@ export function plainScore(
       name: count === 1 ? 'Line' : `Line ${place + 1}`,
       clef: 'treble',
     })),
-    keys: tonics.map((tonic) => ({
-      tonic,
-      lines: partLines(
-        music,
-        places.map((place) => sounding(tonic, place)),
-      ),
-    })),
+    keys: tonics.map((tonic, i) => {
+      const soundings = places.map((place) => sounding(tonic, place));
+      return scoreKey(exercise, tonic, partLines(music, soundings), i);
+    }),
   };
 }

@@ -1,7 +1,7 @@
 import { arrangements } from '../voices/arrangements';
 import { mixedChoir } from '../voices/parts';
 import { usualSections } from '../voices/section';
-import { highAndLow } from './groups';
+import { highAndLow, type Grouping } from './groups';
 import { computeSegment } from './segment';
 import type { SegmentChoices } from './planned';
 
@@ -35,7 +35,7 @@ describe('keys of two groups in turn', () => {
     ...{ talk: 0, demonstrate: 'no', tempo: 60, repetitions: 5, verses: 1 },
     ...{ shape: 'down', step: 1, start: null },
   };
-  const compute = (changed: Partial<SegmentChoices> = {}) =>
+  const compute = (changed: Partial<SegmentChoices> = {}, groups: Grouping = 'in turn') =>
     computeSegment(
       {
         id: 'x',
@@ -46,7 +46,7 @@ describe('keys of two groups in turn', () => {
             mode: 'major',
             notes: [7, 0].map((offset) => ({ offset, beats: 1 })),
           },
-          keys: { groups: 'in turn' },
+          keys: { groups },
         },
         choices: { ...choices, ...changed },
       },
@@ -86,7 +86,7 @@ describe('keys of two groups in turn', () => {
             keyChangeBeats: 0,
           },
           music: { kind: 'chord', mode: 'major', tones: [0, 4, 7], beats: 4, syllable: 'oo' },
-          keys: { groups: 'in turn' },
+          keys: { groups: 'in turn' as const },
         },
         choices,
       },
@@ -99,5 +99,27 @@ describe('keys of two groups in turn', () => {
     const before = ladderOf(compute()).sung.tonics;
     const after = ladderOf(compute({ start: before[0]! + 2 })).sung.tonics;
     expect(after).toEqual(before.map((tonic) => tonic + 2));
+  });
+  it('together are each group’s own at the same time, as far from its own tonic as alone', () => {
+    const { seconds, repetitions, keys } = compute({}, 'together');
+    const inTurn = compute();
+    expect(seconds).toBeLessThan(inTurn.seconds);
+    expect(repetitions).toHaveLength(5);
+    const { groups } = ladderOf({ keys } as ReturnType<typeof compute>);
+    const own = ladderOf(inTurn).groups;
+    expect(groups.map(({ sung }) => sung!.tonics)).toEqual(own.map(({ sung }) => sung!.tonics));
+    expect(groups[0]!.sung!.tonics).not.toEqual(groups[1]!.sung!.tonics);
+    repetitions.forEach(({ parts, tonic }, i) => {
+      expect(tonic).toBe(groups[0]!.sung!.tonics[i]);
+      for (const sounding of parts) {
+        const group = groups.find(({ problem }) =>
+          problem.sections.some(({ id }) => id === sounding.part),
+        )!;
+        const path = group.sung!.paths.find(({ id }) => id === sounding.part)!;
+        const move = path.moves[i]!;
+        if (move === 'rest') expect(sounding.does).toBe('rest');
+        else expect(sounding).toMatchObject({ tonic: group.sung!.tonics[i]! + move });
+      }
+    });
   });
 });

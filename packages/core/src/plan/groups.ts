@@ -13,9 +13,20 @@ import type { PlannedExercise } from './planned';
 /** The kinds in which all parts sing alike. */
 const alike: readonly Kind[] = ['pattern', 'glide', 'hold', 'round'];
 
-/** Whether high and low voices sing one after the other: only where all parts sing alike, and nothing is aimed at. */
-export const singsInTurn = ({ music, keys, aim }: PlannedExercise): boolean =>
-  keys?.groups !== undefined && aim === undefined && alike.includes(music.kind);
+/** How high and low voices with keys of their own sing. */
+export const groupings = ['in turn', 'together'] as const;
+export type Grouping = (typeof groupings)[number];
+
+/**
+ * Whether high and low voices have keys of their own, and how they sing them: only where all parts sing
+ * alike, and nothing is aimed at.
+ */
+export const groupingOf = ({ music, keys, aim }: PlannedExercise): Grouping | undefined =>
+  aim === undefined && alike.includes(music.kind) ? keys?.groups : undefined;
+
+/** Whether high and low voices sing one after the other. */
+export const singsInTurn = (exercise: PlannedExercise): boolean =>
+  groupingOf(exercise) === 'in turn';
 
 /** High or low voices with a ladder of their own. */
 export interface GroupKeys {
@@ -79,6 +90,33 @@ export function inTurn(sections: readonly Pick<Voice, 'id'>[], ladders: readonly
           ({ tonics }, group) => own[group]?.moves ?? tonics.map(() => 'rest' as const),
         ),
       };
+    }),
+    ...(beyond.length > 0 ? { beyond } : {}),
+  };
+}
+
+/**
+ * The groups' ladders at the same time, as one on the tonics of the first: what a part of another group
+ * sings is as far from them as its own tonic lies, and as it moves from that.
+ */
+export function sideBySide(
+  sections: readonly Pick<Voice, 'id'>[],
+  ladders: readonly Ladder[],
+): Ladder {
+  const { start, tonics } = ladders[0]!;
+  const beyond = [...new Set(ladders.flatMap((ladder) => ladder.beyond ?? []))];
+  return {
+    kind: 'ladder',
+    start,
+    tonics,
+    cost: ladders.reduce((sum, { cost }) => sum + cost, 0),
+    paths: sections.map(({ id }) => {
+      const own = ladders.find(({ paths }) => paths.some((path) => path.id === id))!;
+      const { cost, moves } = own.paths.find((path) => path.id === id)!;
+      const seen = moves.map((move, i) =>
+        move === 'rest' ? move : move + own.tonics[i]! - tonics[i]!,
+      );
+      return { id, cost, moves: seen };
     }),
     ...(beyond.length > 0 ? { beyond } : {}),
   };

@@ -22,7 +22,15 @@ import type { Condition } from '../voices/condition';
 import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';
 import { anchoredSections, anchoring } from './anchor';
-import { groupKeys, highAndLow, inTurn, singsInTurn, type GroupKeys } from './groups';
+import {
+  groupKeys,
+  groupingOf,
+  highAndLow,
+  inTurn,
+  sideBySide,
+  type GroupKeys,
+  type Grouping,
+} from './groups';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
 /**
@@ -36,8 +44,9 @@ export type SegmentKeys =
       readonly problem: LadderProblem;
       readonly best: Ladder | Infeasible;
       readonly sung: Ladder | undefined;
-      /** High and low voices, each with keys of its own, where they sing in turn. */
+      /** High and low voices, each with keys of its own, and how they sing them. */
       readonly groups?: readonly GroupKeys[];
+      readonly grouping?: Grouping;
     }
   | {
       readonly kind: 'chord';
@@ -164,18 +173,24 @@ function remembered(
   return found;
 }
 
-/** The keys of groups that sing in turn, as one ladder. */
-function keysInTurn(problem: LadderProblem, groups: readonly GroupKeys[]): SegmentKeys {
+/** The keys of groups, in turn or together, as one ladder. */
+function keysOfGroups(
+  problem: LadderProblem,
+  groups: readonly GroupKeys[],
+  grouping: Grouping,
+): SegmentKeys {
   const { sections } = problem;
+  const asOne = grouping === 'in turn' ? inTurn : sideBySide;
   const best = groups.flatMap((group) => (group.best.kind === 'ladder' ? [group.best] : []));
   const sung = groups.flatMap((group) => group.sung ?? []);
   const stuck = groups.find((group) => group.best.kind !== 'ladder')?.best;
   return {
     kind: 'ladder',
     problem,
-    best: stuck ?? inTurn(sections, best),
-    sung: sung.length === groups.length ? inTurn(sections, sung) : undefined,
+    best: stuck ?? asOne(sections, best),
+    sung: sung.length === groups.length ? asOne(sections, sung) : undefined,
     groups,
+    grouping,
   };
 }
 
@@ -198,11 +213,12 @@ export function keysOf(
     return { kind: 'chord', problem, best, sung };
   }
   const problem = ladderProblem(exercise, music, choices, tonight);
-  if (singsInTurn(exercise)) {
+  const grouping = groupingOf(exercise);
+  if (grouping) {
     const groups = highAndLow(tonight.sections).map((sections) =>
       ladderProblem(exercise, music, choices, { ...tonight, sections }),
     );
-    return keysInTurn(problem, groupKeys(groups, start));
+    return keysOfGroups(problem, groupKeys(groups, start), grouping);
   }
   const best = bestLadder(problem);
   const found = best.kind === 'ladder' ? best : undefined;

@@ -1,8 +1,11 @@
 import type { Beats, BeatsPerMinute, MidiNote, Seconds, Semitones } from '../units';
 import type { Music } from '../exercise/music';
 import type { Anchor, Breathing, Phase } from '../exercise/vocabulary';
+import type { Accompaniment } from '../exercise/accompaniment';
+import type { Passes } from '../exercise/passes';
 import type { Shape } from '../ladder';
 import type { Demonstration, Reset } from '../timing';
+import type { Grouping } from './groups';
 
 /** What the computation needs to know of an exercise. */
 export interface PlannedExercise {
@@ -15,6 +18,10 @@ export interface PlannedExercise {
   readonly keyChangeBeats: Beats;
   /** Breath taken together where nothing else is said. */
   readonly breathing?: Breathing | undefined;
+  /** What changes from pass to pass. */
+  readonly passes?: Passes | undefined;
+  /** What the instrument plays under each key. */
+  readonly accompaniment?: Accompaniment | undefined;
   /** How its keys may be chosen; without a word the phase's share and the usual octave moves. */
   readonly keys?:
     | {
@@ -22,8 +29,8 @@ export interface PlannedExercise {
         readonly strict?: boolean | undefined;
         readonly octaveMoves?: readonly Semitones[] | undefined;
         readonly mayRest?: boolean | undefined;
-        /** High and low voices one after the other, each with keys of its own, where all sing alike. */
-        readonly groups?: 'in turn' | undefined;
+        /** High and low voices one after the other or together, each with keys of its own, where all sing alike. */
+        readonly groups?: Grouping | undefined;
       }
     | undefined;
   /** What bars of a piece climb to. */

@@ -29,8 +29,12 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
       return { part: section.id, does: 'sing', fit: fitOf(section, tonic, tonic), tonic, away: 0 };
     });
   }
-  const { tonics, paths } = keys.sung;
+  const together = keys.grouping === 'together' ? keys.groups : undefined;
   return sections.map((section) => {
+    const own = together?.find(({ problem }) =>
+      problem.sections.some(({ id }) => id === section.id),
+    );
+    const { tonics, paths } = own?.sung ?? keys.sung!;
     const move = paths.find(({ id }) => id === section.id)?.moves[i] ?? 'rest';
     if (move === 'rest') return { part: section.id, does: 'rest' };
     const fit = fitOnTonic(section, patternOf(keys.problem, section.id), tonics[i]!, move);

@@ -1,6 +1,6 @@
 import { beatsOfEvents } from '../exercise/music';
 import type { LineEvent } from '../exercise/partLines';
-import type { Dynamic } from '../exercise/vocabulary';
+import type { Articulation, Dynamic } from '../exercise/vocabulary';
 import type { Score } from '../notation';
 import { modes } from '../pitch';
 import { beatsToSeconds, type Beats, type MidiNote, type Seconds } from '../units';
@@ -101,6 +101,14 @@ const firstChordBeats = 2;
 /** Where the chord is given: the tonic in the octave below middle C, and its triad above middle C. */
 const chordFrom: MidiNote = 60;
 const countNote: MidiNote = 96;
+/** How loud an instrument is that plays under singers. */
+const underLoudness = 0.22;
+/** By how much a note begun with weight is louder. */
+const weight = 0.16;
+
+/** How much of its length a note sounds. */
+export const soundingShare = (articulation: Articulation | undefined): number =>
+  articulation === 'short' ? 0.45 : articulation === 'weighty' ? 0.85 : 1;
 
 /** The chord that leads to a key: its tonic low, its triad around middle C. */
 export function keyChord(tonic: MidiNote, mode: Score['mode']): MidiNote[] {
@@ -131,7 +139,7 @@ export function programme(
     }
     beat += beats;
   };
-  score.keys.forEach(({ tonic, lines }, i) => {
+  score.keys.forEach(({ tonic, lines, verses: ways, under }, i) => {
     chord(tonic, i === 0 ? firstChordBeats : keyChangeBeats);
     if (i === 0) {
       for (let count = 0; count < countIn; count += 1) {
@@ -143,7 +151,15 @@ export function programme(
     }
     keys.push(seconds(beat));
     for (let verse = 0; verse < verses; verse += 1) {
-      for (const { part, events } of lines) {
+      let played = beat;
+      for (const { midis, beats } of under ?? []) {
+        const length = { at: seconds(played), seconds: seconds(beats) };
+        for (const midi of midis) {
+          sounded.push({ ...length, voice: 'chord', midi, loudness: underLoudness });
+        }
+        played += beats;
+      }
+      for (const { part, events } of ways?.[verse % ways.length] ?? lines) {
         let at = beat;
         const loudness = loudnessAlong(events);
         for (const [place, event] of events.entries()) {
@@ -151,10 +167,10 @@ export function programme(
           if (event.midi !== null && event.beats > 0) {
             sounded.push({
               at: seconds(at),
-              seconds: seconds(event.beats),
+              seconds: seconds(event.beats * soundingShare(event.articulation)),
               voice: part,
               midi: event.midi,
-              loudness: from,
+              loudness: event.articulation === 'weighty' ? Math.min(1, from + weight) : from,
               ...(to === from ? {} : { endLoudness: to }),
               ...(event.glideTo === undefined || event.glideTo === event.midi
                 ? {}

@@ -19,6 +19,12 @@ const estimateFigures = {
 /** The 90th percentile of the normal distribution, in standard deviations. */
 const ninetieth = 1.2815515655446004;
 
+/** What is said before an exercise takes so long: the first time it is led here, and every time after (docs/model.md, section 13). */
+const talkPrior = { first: 40, again: 20 } as const;
+
+/** The talk before an exercise the first time it is led here, from what it takes where it is known. */
+export const firstTalk = (known: Seconds): Seconds => known + talkPrior.first - talkPrior.again;
+
 /** The talk before an exercise, from its prior and what was observed. */
 export function learnedTalk(prior: Seconds, observed: readonly Seconds[] = []): Estimate {
   const { priorWeight, priorSpread } = estimateFigures;

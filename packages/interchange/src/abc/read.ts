@@ -132,11 +132,13 @@ export function readAbc(text: string): FoundMusic {
   if (slides && !/slide /.test(said)) {
     notKept.add('', 'Slides between single notes are left out.');
   }
+  const pickUp = Number(/pick-up ([\d.]+)/.exec(said)?.[1]);
+  const bars = metre && pickUp > 0 && pickUp < metre.beats ? { ...metre, pickUp } : metre;
   const { tempo } = tune.metaText;
   const tempoBeats = (tempo?.bpm ?? NaN) * (tempo?.duration?.[0] ?? 1 / wholeBeats) * wholeBeats;
   return {
     name: tune.metaText.title ?? '',
-    music: slideIn(said, mode, lines) ?? musicOf(lines, { mode, metre, tonic, notKept }),
+    music: slideIn(said, mode, lines) ?? musicOf(lines, { mode, metre: bars, tonic, notKept }),
     tonic,
     tempo: tempoBeats > 0 ? Math.round(tempoBeats * 1000) / 1000 : undefined,
     notKept: notKept.list,

@@ -7,6 +7,7 @@ import {
   writtenBars,
   writeTonic,
   type AccidentalPreference,
+  type Articulation,
   writeSlide,
   type LineEvent,
   type Metre,
@@ -87,6 +88,12 @@ interface Voice {
   readonly above: number;
 }
 
+const articulationSigns: Readonly<Record<Articulation, string>> = {
+  bound: '!tenuto!',
+  short: '.',
+  weighty: '!>!',
+};
+
 function writeBar(bar: WrittenBar, { events, key, tonic, above }: Voice) {
   const swells = swellsOf(events);
   const accidental = accidentals(key);
@@ -104,6 +111,7 @@ function writeBar(bar: WrittenBar, { events, key, tonic, above }: Voice) {
       if (event.midi === null) return `${words}z${lengthOf(written)}`;
       if (written.first && event.slur && !before?.slur) words += '(';
       if (written.first && event.dynamic) words += `!${event.dynamic}!`;
+      if (written.first && event.articulation) words += articulationSigns[event.articulation];
       for (const { swell, from, to } of swells) {
         const sign = swell === 'growing' ? '<' : '>';
         if (written.first && from === written.event) words += `!${sign}(!`;
@@ -136,13 +144,14 @@ const lyric = (syllable: string): string => {
   return `${words}${goesOn ? '-' : ''}`;
 };
 
-/** The line of words under a bar: one for every head, a blank one where nothing new is sung. */
-function writeWords(bar: WrittenBar, events: readonly LineEvent[]): string {
+/** The line of words of one pass under a bar: one for every head, a blank one where nothing new is sung. */
+function writeWords(bar: WrittenBar, events: readonly LineEvent[], pass: number): string {
   return bar.events
     .filter(({ event }) => events[event]!.midi !== null)
     .map(({ event, first }) => {
-      const { syllable } = events[event]!;
-      return first && syllable !== undefined ? lyric(syllable) : '~';
+      const { syllable, further } = events[event]!;
+      const sung = pass === 0 ? syllable : further?.[pass - 1];
+      return first && sung ? lyric(sung) : '~';
     })
     .join(' ');
 }
@@ -170,9 +179,12 @@ function slideOf(lines: Score['keys'][number]['lines'], tonic: number, mode: Mod
 /** The bars of a voice, each with its words beneath. */
 function writeLine(voice: Voice, metre: Metre | undefined): string[] {
   const bars = writtenBars(voice.events, metre);
+  const passes = 1 + Math.max(0, ...voice.events.map(({ further }) => further?.length ?? 0));
   return bars.flatMap((bar, i) => {
-    const words = writeWords(bar, voice.events);
-    const sung = /[^~ ]/.test(words) ? [`w:${words}`] : [];
+    const words = Array.from({ length: passes }, (_, pass) => writeWords(bar, voice.events, pass));
+    // A pass without words here keeps its place where a later one has some.
+    const last = words.findLastIndex((line) => /[^~ ]/.test(line));
+    const sung = words.slice(0, last + 1).map((line) => `w:${line}`);
     return [`${writeBar(bar, voice)} ${i === bars.length - 1 ? '|]' : '|'}`, ...sung];
   });
 }
@@ -206,6 +218,7 @@ export function writeAbc(score: Score, preference: AccidentalPreference = 'flats
       first.tonic,
       score.mode,
     ),
+    ...(score.metre?.pickUp ? [`N:pick-up ${score.metre.pickUp}`] : []),
     `M:${score.metre ? `${score.metre.beats}/${score.metre.unit}` : 'none'}`,
     'L:1/4',
     `Q:1/${unit}=${score.tempo}`,

@@ -3,6 +3,7 @@ import {
   sameTime,
   voicesOf,
   type Dynamic,
+  type Metre,
   type Swell,
   type MidiNote,
   type Mode,
@@ -13,7 +14,7 @@ import {
 } from '@wide-fern/core';
 import { notes as collect, type FoundMusic, type Notes } from '../common/found';
 import { exactBeats, likelyTonic, musicOf, type SoundingEvent } from './lines';
-import { readFileNote, saidName } from './said';
+import { instrumentName, readFileNote, saidName } from './said';
 
 /** Where played notes begin and end is read to this part of a beat: 32nds are, triplets are. */
 const grid = 24;
@@ -153,6 +154,16 @@ function pointsOf(notes: readonly Whole[], tonic: MidiNote, beatsInQuarter: numb
   return points.length > mostPoints ? undefined : points;
 }
 
+/** The bars of a score, and how much of one stands before the first. */
+function metreOf({ metres, bars }: PieceScore): Metre | undefined {
+  const metre = metres[0]?.metre;
+  const [first, ...others] = bars;
+  // A single bar that is not full is short, and leads to nothing.
+  if (!metre || !first || first.counted || others.length === 0) return metre;
+  const pickUp = exactBeats((first.quarters * metre.unit) / 4);
+  return pickUp < metre.beats ? { ...metre, pickUp } : metre;
+}
+
 /** What an exercise does not follow, though the score says it. */
 function sayWhatChanges(score: PieceScore, notKept: Notes): void {
   for (const { bar, where, what, of } of score.warnings) {
@@ -184,7 +195,7 @@ function sayWhatChanges(score: PieceScore, notKept: Notes): void {
 export function exerciseOfScore(score: PieceScore, isPlayed = false): FoundMusic {
   const notKept = collect();
   sayWhatChanges(score, notKept);
-  const metre = score.metres[0]?.metre;
+  const metre = metreOf(score);
   const beatsInQuarter = (metre?.unit ?? 4) / 4;
   let end: Quarters = 0;
   const starts = score.bars.map(({ quarters }) => {
@@ -192,7 +203,11 @@ export function exerciseOfScore(score: PieceScore, isPlayed = false): FoundMusic
     end += quarters;
     return here;
   });
-  const lines = score.staves.flatMap((staff, i) =>
+  const sung = score.staves.filter(({ name }) => name !== instrumentName);
+  if (sung.length > 0 && sung.length < score.staves.length) {
+    notKept.add(instrumentName, 'What is played under the singers is left out.');
+  }
+  const lines = (sung.length > 0 ? sung : score.staves).flatMap((staff, i) =>
     voicesOf(staff).map((voice): Line => {
       const name = staff.name || `${isPlayed ? 'track' : 'part'} ${i + 1}`;
       const written = wholeNotes(

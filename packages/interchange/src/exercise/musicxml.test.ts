@@ -67,6 +67,38 @@ describe('an exercise through MusicXML', () => {
       { where: 'bar 4', what: 'The key changes; all notes are counted from the first key.' },
     ]);
   });
+  it('comes back with its pick-up', () => {
+    const found = exercises.filter(({ music }) => 'metre' in music && music.metre?.pickUp);
+    expect(found.length).toBeGreaterThan(0);
+    for (const { music } of found) expect(readMusicXml(xmlOf(music)).music).toEqual(music);
+  });
+  it('writes the words and the touch of every pass, and the instrument on a staff of its own', () => {
+    const { music, name } = exercises.find(({ id }) => id === 'before-the-bar')!;
+    const xml = writeMusicXml(
+      plainScore(
+        {
+          ...written(music, name),
+          passes: {
+            over: 'verses',
+            each: [{}, { sounds: ['noo'], articulation: 'short' }, { sounds: ['nah'] }],
+          },
+          accompaniment: { kind: 'chords', chords: [{ beats: 4, tones: [0, 4, 7] }] },
+        },
+        84,
+        [60],
+      )!,
+    );
+    expect(xml).toContain('<lyric number="2">');
+    expect(xml).toContain('<lyric number="3">');
+    expect(xml).toContain('<part-name>Instrument</part-name>');
+    expect(schemaFaults(xml)).toEqual([]);
+    const read = readMusicXml(xml);
+    expect(read.music).toEqual(music);
+    expect(read.notKept).toEqual([
+      { where: 'Instrument', what: 'What is played under the singers is left out.' },
+      { where: 'Line', what: 'Only the first verse is kept.' },
+    ]);
+  });
   it('keeps its name, whatever is in it', () => {
     const name = '<“Ampersand” & Söhne>';
     const { music } = exercises.find(({ id }) => id === 'narrow-hum')!;
@@ -76,8 +108,9 @@ describe('an exercise through MusicXML', () => {
 
 describe('a written file', () => {
   it('keeps to the schema, for every pitched built-in and any line', () => {
-    for (const { id, music, name } of exercises) {
-      const score = plainScore(written(music, name), 84, [60, 61]);
+    for (const exercise of exercises) {
+      const { id } = exercise;
+      const score = plainScore(exercise, 84, [60, 61]);
       if (!score) continue;
       expect([id, schemaFaults(writeMusicXml(score))]).toEqual([id, []]);
     }

@@ -5,14 +5,40 @@ import {
   swellsOf,
   writtenBars,
   type AccidentalPreference,
+  type Clef,
   type LineEvent,
   type PieceScore,
   type Score,
   type ScoreBar,
+  type ScoreKey,
+  type Staff,
   type StaffNote,
   type WrittenBar,
 } from '@wide-fern/core';
-import { fileNote, saidName } from './said';
+import { fileNote, instrumentName, saidName } from './said';
+
+/** A note's syllables, pass by pass. */
+function syllablesOf({ syllable, further }: LineEvent): Pick<StaffNote, 'syllables'> {
+  if (syllable === undefined && !further) return {};
+  return { syllables: [syllable ?? '', ...(further ?? [])] };
+}
+
+/** What an instrument plays under a key, as notes of its staff. */
+function notesUnder(
+  under: NonNullable<ScoreKey['under']>,
+  metre: Score['metre'],
+  from: number,
+): StaffNote[] {
+  const events = under.map(({ midis, beats }): LineEvent => ({ midi: midis[0]!, beats }));
+  return writtenBars(events, metre).flatMap((bar, k) => {
+    const heads = bar.events;
+    return notesOf(bar, events, from + k).flatMap((note) => {
+      const head = heads.find(({ at }) => at === note.at)!;
+      const { midis } = under[head.event]!;
+      return [...midis].reverse().map((midi) => ({ ...note, midi }));
+    });
+  });
+}
 
 /** The notes of one bar, from its place in the score: what is tied over the bar line is a note in each. */
 function notesOf({ events: heads }: WrittenBar, events: readonly LineEvent[], bar: number) {
@@ -31,7 +57,8 @@ function notesOf({ events: heads }: WrittenBar, events: readonly LineEvent[], ba
       voice: '1',
       ...(head.first ? {} : { tieStop: true }),
       ...(isLast ? {} : { tieStart: true }),
-      ...(head.first && event.syllable !== undefined ? { syllables: [event.syllable] } : {}),
+      ...(head.first ? syllablesOf(event) : {}),
+      ...(event.articulation ? { articulation: event.articulation } : {}),
       ...(head.first && event.dynamic ? { dynamic: event.dynamic } : {}),
       ...(head.first && event.swell ? { swell: event.swell } : {}),
       ...(isLast && ends.has(head.event) ? { swellEnd: true } : {}),
@@ -52,41 +79,44 @@ export function pieceScoreOf(score: Score, preference: AccidentalPreference = 'f
   const bars: ScoreBar[] = [];
   const keys: PieceScore['keys'][number][] = [];
   const notes = score.parts.map((): StaffNote[] => []);
-  const add = (quarters: number, sectionEnd: boolean) =>
+  const played: StaffNote[] = [];
+  const isWhole = (bar: number) => !metre?.pickUp || bar > 0;
+  const add = (quarters: number, sectionEnd: boolean, counted = true) =>
     bars.push({
-      number: bars.length + 1,
-      counted: true,
+      number: bars.filter((bar) => bar.counted).length + (counted ? 1 : 0),
+      counted,
       quarters,
       ...(sectionEnd ? { sectionEnd } : {}),
     });
-  score.keys.forEach(({ tonic, lines }, i) => {
+  score.keys.forEach(({ tonic, lines, under }, i) => {
     const isLast = i === score.keys.length - 1;
     const from = bars.length;
     keys.push({ bar: from, fifths: spellKey(tonic, mode, preference).signature, mode });
     lines.forEach(({ events }, place) => {
       const written = writtenBars(events, metre);
       written.forEach((bar, k) => {
-        if (place === 0) add(bar.quarters, k === written.length - 1 && !isLast);
+        if (place === 0) add(bar.quarters, k === written.length - 1 && !isLast, isWhole(k));
         notes[place]!.push(...notesOf(bar, events, from + k));
       });
     });
+    if (under) played.push(...notesUnder(under, metre, from));
     if (!isLast && score.between > 0) add(score.between * quartersOfBeat(metre), false);
   });
   const [first] = score.keys;
+  const staff = (place: number, name: string, clef: Clef, its: readonly StaffNote[]): Staff => ({
+    id: `P${place + 1}.1`,
+    ...{ name, abbreviation: '', clef, ofStaves: 1, notes: its },
+    voices: bars.map(() => ['1']),
+  });
   return {
     title: score.title,
     composer: '',
     language: '',
     bars,
-    staves: score.parts.map(({ name, clef }, i) => ({
-      id: `P${i + 1}.1`,
-      name,
-      abbreviation: '',
-      clef,
-      ofStaves: 1,
-      notes: notes[i]!,
-      voices: bars.map(() => ['1']),
-    })),
+    staves: [
+      ...score.parts.map(({ name, clef }, i) => staff(i, name, clef, notes[i]!)),
+      ...(played.length > 0 ? [staff(score.parts.length, instrumentName, 'bass', played)] : []),
+    ],
     tempos: [{ bar: 0, at: 0, tempo: score.tempo * quartersOfBeat(metre) }],
     keys,
     metres: metre ? [{ bar: 0, metre }] : [],

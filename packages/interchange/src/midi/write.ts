@@ -2,6 +2,7 @@ import {
   beatsOfEvents,
   loudnessAlong,
   quartersOfBeat,
+  soundingShare,
   spellKey,
   type Beats,
   type Dynamic,
@@ -10,6 +11,7 @@ import {
   type Score,
 } from '@wide-fern/core';
 import { writeMidi as writeFile, type MidiEvent } from 'midi-file';
+import { instrumentName } from '../exercise/said';
 import { toBytes } from './text';
 import { legato, voiceProgram } from './voice';
 
@@ -77,7 +79,10 @@ function lineEvents(
       const velocity = Math.round(velocityFrom + ((velocityTo - velocityFrom) * i) / notes.length);
       return [
         { at: ticks(begins + i * part), event: { ...note, type: 'noteOn', velocity } },
-        { at: ticks(begins + (i + 1) * part), event: { ...note, type: 'noteOff', velocity: 0 } },
+        {
+          at: ticks(begins + (i + soundingShare(event.articulation)) * part),
+          event: { ...note, type: 'noteOff', velocity: 0 },
+        },
       ];
     });
     return [
@@ -138,6 +143,43 @@ function headTrack(score: Score, starts: readonly Beats[], ticks: (beats: Beats)
   ]);
 }
 
+/** How hard an instrument is struck that plays under singers. */
+const underVelocity = 44;
+/** A piano, as these files number instruments. */
+const pianoProgram = 0;
+
+/** What is played under every key, on a track of its own. */
+function underTrack(
+  score: Score,
+  starts: readonly Beats[],
+  ticks: (beats: Beats) => number,
+  channel: number,
+): MidiEvent[] {
+  const chords = score.keys.flatMap(({ under = [] }, i) => {
+    let beat = starts[i]!;
+    return under.flatMap(({ midis, beats }) => {
+      const [from, to] = [ticks(beat), ticks(beat + beats)];
+      beat += beats;
+      return midis.flatMap((noteNumber): Timed[] => {
+        const note = { deltaTime: 0, channel, noteNumber };
+        return [
+          { at: from, event: { ...note, type: 'noteOn', velocity: underVelocity } },
+          { at: to, event: { ...note, type: 'noteOff', velocity: 0 } },
+        ];
+      });
+    });
+  });
+  const named = { deltaTime: 0, meta: true, type: 'trackName' } as const;
+  return track([
+    { at: 0, event: { ...named, text: toBytes(instrumentName) } },
+    {
+      at: 0,
+      event: { deltaTime: 0, type: 'programChange', channel, programNumber: pianoProgram },
+    },
+    ...chords,
+  ]);
+}
+
 /** An exercise as a standard MIDI file: a track for every part, every key of its score in turn. */
 export function writeMidi(score: Score): Uint8Array {
   const ticksOfBeat = ticksPerQuarter * quartersOfBeat(score.metre);
@@ -160,6 +202,9 @@ export function writeMidi(score: Score): Uint8Array {
       ),
     ]),
   );
+  if (score.keys.some(({ under }) => under)) {
+    parts.push(underTrack(score, starts, ticks, score.parts.length));
+  }
   return Uint8Array.from(
     writeFile({
       header: { format: 1, numTracks: parts.length + 1, ticksPerBeat: ticksPerQuarter },

@@ -4,6 +4,7 @@ import {
   spellKey,
   trebleTonic,
   writtenLengths,
+  type Articulation,
   type Dynamic,
   type KeyMark,
   type ScoreBar,
@@ -137,6 +138,21 @@ interface Setting {
   readonly wasBound: boolean;
 }
 
+const signOf: Readonly<Record<Articulation, string>> = {
+  bound: 'tenuto',
+  short: 'staccato',
+  weighty: 'accent',
+};
+
+/** How a note is begun, and the breath after it. */
+function articulationsOf({ articulation, breathAfter }: StaffNote, { first, last }: Head) {
+  const signs = [
+    ...(first && articulation ? [element(signOf[articulation])] : []),
+    ...(last && breathAfter ? [element('breath-mark')] : []),
+  ];
+  return signs.length > 0 && element('articulations', {}, signs);
+}
+
 function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
   const { written, quarters, first, last, inChord } = head;
   const stop = !first || note.tieStop === true;
@@ -150,7 +166,7 @@ function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
     !inChord && last && bound && !setting.wasBound && element('slur', { type: 'start', number: 1 }),
     first && setting.slides.stops.has(note) && slide('stop'),
     last && slidesOn(note) && slide('start'),
-    last && note.breathAfter && element('articulations', {}, element('breath-mark')),
+    articulationsOf(note, head),
   ].filter((one) => one !== false && one !== undefined);
   return element(
     'note',

@@ -13,6 +13,24 @@ type Upcaster = (stored: Stored) => Stored;
 const isRecord = (value: unknown): value is Stored =>
   typeof value === 'object' && value !== null && !Array.isArray(value);
 
+/** A document whose segments' exercises and choices are brought up to what they are now. */
+function eachSegment(stored: Stored, schema: number): Stored {
+  const segments = Array.isArray(stored.segments) ? (stored.segments as unknown[]) : [];
+  return {
+    ...stored,
+    schema,
+    segments: segments.map((segment) =>
+      isRecord(segment)
+        ? {
+            ...segment,
+            exercise: upcastExercise(segment.exercise),
+            choices: upcastChoices(segment.choices),
+          }
+        : segment,
+    ),
+  };
+}
+
 /** By the schema they begin from. */
 const upcasters: Readonly<Record<number, Upcaster>> = {
   // Sections were called bands.
@@ -21,22 +39,9 @@ const upcasters: Readonly<Record<number, Upcaster>> = {
     return { ...stored, schema: 2, tonight: { ...tonight, sections: bands } };
   },
   // Exercises had no anchor, moves were sentences, and a demonstration was there or not.
-  2: (stored) => {
-    const segments = Array.isArray(stored.segments) ? (stored.segments as unknown[]) : [];
-    return {
-      ...stored,
-      schema: 3,
-      segments: segments.map((segment) =>
-        isRecord(segment)
-          ? {
-              ...segment,
-              exercise: upcastExercise(segment.exercise),
-              choices: upcastChoices(segment.choices),
-            }
-          : segment,
-      ),
-    };
-  },
+  2: (stored) => eachSegment(stored, 3),
+  // Only vowels changed from pass to pass.
+  3: (stored) => eachSegment(stored, 4),
 };
 
 /** Documents of these schemas were ever stored; each has a sample that the tests read. */

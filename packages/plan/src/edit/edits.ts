@@ -7,18 +7,30 @@ import {
   type PlanEdit,
   type Segment,
 } from '@wide-fern/contract';
-import { placeInOrder } from '@wide-fern/core';
+import { firstTalk, placeInOrder } from '@wide-fern/core';
 
 /** What stands before a place among segments; null at the beginning. */
 export const beforePlace = (segments: readonly Segment[], place: number): string | null =>
   segments[place - 1]?.id ?? null;
 
-/** Adds an exercise, with its usual choices, where its phase belongs. */
-export function addExercise(document: PlanDocument, exercise: Exercise, id: string): PlanEdit {
+/** What an exercise's choices are when it becomes a segment: as usual, with more talk where it was never led here. */
+export const choicesAtFirst = (exercise: Exercise, isNew: boolean): Choices => ({
+  ...exercise.usual,
+  talk: isNew ? inLimits('talk', firstTalk(exercise.usual.talk)) : exercise.usual.talk,
+  start: null,
+});
+
+/** Adds an exercise, with its first choices, where its phase belongs. */
+export function addExercise(
+  document: PlanDocument,
+  exercise: Exercise,
+  id: string,
+  isNew = false,
+): PlanEdit {
   const phases = document.segments.map((segment) => segment.exercise.phase);
   return {
     kind: 'add',
-    segment: { id, exercise, choices: { ...exercise.usual, start: null } },
+    segment: { id, exercise, choices: choicesAtFirst(exercise, isNew) },
     after: beforePlace(document.segments, placeInOrder(phases, exercise.phase)),
   };
 }

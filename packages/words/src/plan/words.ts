@@ -9,7 +9,7 @@ import {
   onOwnPitch,
   patternBeats,
   patternCounts,
-  singsInTurn,
+  groupingOf,
   timingOf,
   tonicName,
   type NoteWriting,
@@ -127,9 +127,14 @@ export function ladderHeading(segment: Segment): string {
   if (!hasKeys(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
   const way = `${shapeWords[choices.shape]} ${stepInWords(choices)}`;
-  return singsInTurn(exercise)
-    ? `${capital} for high voices, then as many for low ones, ${way}`
-    : `${capital}, ${way}`;
+  switch (groupingOf(exercise)) {
+    case 'in turn':
+      return `${capital} for high voices, then as many for low ones, ${way}`;
+    case 'together':
+      return `${capital}, high and low voices each in their own, ${way}`;
+    default:
+      return `${capital}, ${way}`;
+  }
 }
 
 /** «In 4, out 8 on s, rest 2 counts; each round out 2 longer.» */

@@ -1,4 +1,4 @@
-import type { Dynamic, Swell } from '../../exercise/vocabulary';
+import type { Articulation, Dynamic, Swell } from '../../exercise/vocabulary';
 import type { Metre } from '../../exercise/music';
 import type { Clef } from '../../notation';
 import type { Mode } from '../../pitch';
@@ -54,6 +54,7 @@ export interface StaffNote {
   /** Bound to the next note. */
   readonly slur?: boolean | undefined;
   readonly breathAfter?: boolean | undefined;
+  readonly articulation?: Articulation | undefined;
   readonly dynamic?: Dynamic | undefined;
   /** Growing or fading from here on. */
   readonly swell?: Swell | undefined;

@@ -11,9 +11,9 @@ import { exerciseSigns } from '../../music/figures/signWords';
 import { ExerciseRow } from './ExerciseRow';
 import { Filters } from './Filters';
 import { ThrownAway } from './ThrownAway';
-import { countOf, familyKey, rowsOf, type Row } from './model/rows';
-import { MoreWays } from './MoreWays';
+import { countOf, rowsOf, type Row } from './model/rows';
 import { useWanted } from './model/wanted';
+import { MoreWays, toggled } from '../../ui/MoreWays';
 import { ExercisePanel } from './panel/ExercisePanel';
 import type { ReadyExercises } from './model/useExercises';
 import { WriteAll } from './files/WriteAll';
@@ -23,9 +23,9 @@ function keyOf(row: Row): string {
     case 'phase':
       return row.phase;
     case 'ways':
-      return `${familyKey(row.phase, row.family)} ways`;
-    case 'exercise':
-      return row.listed.exercise.id;
+      return `${row.key} ways`;
+    case 'one':
+      return row.item.exercise.id;
   }
 }
 
@@ -61,13 +61,7 @@ export function ExercisesView({
     () => rowsOf(data.all, looked, now, unfolded),
     [data.all, looked, now, unfolded],
   );
-  const fold = (key: string) => {
-    setOpened((before) => {
-      const after = new Set(before);
-      if (!after.delete(key)) after.add(key);
-      return after;
-    });
-  };
+  const fold = (key: string) => setOpened((before) => toggled(before, key));
   const forbids = data.evening?.forbids ?? [];
   const count = countOf(rows);
   const signs = useSigns('exercises');
@@ -127,14 +121,14 @@ export function ExercisesView({
                   </Label>
                 </Flex>
               ) : row.kind === 'ways' ? (
-                <MoreWays row={row} onFold={() => fold(familyKey(row.phase, row.family))} />
+                <MoreWays row={row} onFold={() => fold(row.key)} />
               ) : (
                 <ExerciseRow
                   within={row.within ?? false}
-                  listed={row.listed}
+                  listed={row.item}
                   writing={choir.writing}
-                  not={notPossibleInWords(row.listed.exercise.needs, forbids)}
-                  chosen={row.listed.exercise.id === chosen}
+                  not={notPossibleInWords(row.item.exercise.needs, forbids)}
+                  chosen={row.item.exercise.id === chosen}
                   wide={width >= 700 && (!open || width >= 1500)}
                 />
               )

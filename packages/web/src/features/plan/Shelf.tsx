@@ -7,7 +7,9 @@ import {
   isFound,
   hasKeys,
   own,
+  folded,
   phases,
+  type Phase,
   type PlaceNeed,
   type NoteWriting,
 } from '@wide-fern/core';
@@ -23,18 +25,21 @@ import {
 } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { messageOf, exercisesQuery } from '@wide-fern/client';
-import { candidate } from '@wide-fern/plan';
+import { candidate, choicesAtFirst } from '@wide-fern/plan';
 import { builtInQuery } from '../../here/builtIn';
 import { useHere } from '../../here/session';
+import { MoreWays, toggled } from '../../ui/MoreWays';
 import { Label, Name, WordButton } from '../../ui/words';
 import { PatternFigure } from '../../music/figures/PatternFigure';
 
 /** What an exercise would be tonight: its length and its keys. */
-function preview(exercise: Exercise, tonight: Tonight, writing: NoteWriting) {
+function preview(exercise: Exercise, isNew: boolean, tonight: Tonight, writing: NoteWriting) {
   const computed = candidate(exercise, tonight);
   const wording = wordingFor(tonight.sections, { exercise }, writing);
   return {
-    length: lengthInFigures(computed.seconds),
+    length: lengthInFigures(
+      computed.seconds + choicesAtFirst(exercise, isNew).talk - exercise.usual.talk,
+    ),
     path: keyPath(computed.keys, wording),
   };
 }
@@ -54,8 +59,11 @@ function useShelved() {
     const isFavourite = ({ id }: Exercise) => own(marks, id)?.favourite ?? false;
     return [...seen.filter(isFavourite), ...seen.filter((one) => !isFavourite(one))];
   }, [builtIn.data, choirs.data]);
+  const lastUsed = choirs.data?.lastUsed;
   return {
     exercises,
+    /** Whether it was never led here, as far as is known. */
+    isNew: ({ id }: Exercise) => lastUsed !== undefined && own(lastUsed, id) === undefined,
     isFetching: builtIn.isPending || choirs.isPending,
     error: builtIn.error ?? choirs.error,
     retry: () => {
@@ -80,26 +88,34 @@ export default function Shelf({
   /** What the place does not allow. */
   readonly forbids: readonly PlaceNeed[];
   readonly writing: NoteWriting;
-  readonly onTake: (exercise: Exercise) => void;
+  readonly onTake: (exercise: Exercise, isNew: boolean) => void;
   readonly onClose: () => void;
 }) {
   const [words, setWords] = useState('');
-  const { exercises, isFetching, error, retry } = useShelved();
+  const { exercises, isNew, isFetching, error, retry } = useShelved();
   const found = useMemo(() => {
     const asked = askedFor(words);
     return exercises.filter((exercise) => isFound(searched(exercise), asked));
   }, [exercises, words]);
   const understood = understoodInWords(askedFor(words));
+  const [unfolded, setUnfolded] = useState<ReadonlySet<string>>(new Set());
   const shown = found.slice(0, mostShown);
   // Worked out when it is first shown, for the sections and names in force.
   const known = useMemo(() => {
     const previews = new Map<Exercise, ReturnType<typeof preview>>();
     return (exercise: Exercise) => {
-      const found = previews.get(exercise) ?? preview(exercise, tonight, writing);
+      const found = previews.get(exercise) ?? preview(exercise, isNew(exercise), tonight, writing);
       previews.set(exercise, found);
       return found;
     };
-  }, [tonight, writing]);
+    // Whether they are new changes with what the choir's exercises say.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [tonight, writing, exercises]);
+  /** A phase's exercises, families folded unless words are looked for. */
+  const rowsIn = (phase: Phase, here: readonly Exercise[]) =>
+    words
+      ? here.map((item) => ({ kind: 'one', item }) as const)
+      : folded(here, (exercise) => exercise.family?.id, phase, unfolded);
   return (
     <Box
       as="section"
@@ -133,7 +149,7 @@ export default function Shelf({
               ? 'Nothing on the shelf has these words; try fewer.'
               : found.length > shown.length
                 ? `${shown.length} of ${found.length} exercises; type a word to find the others`
-                : `${figured(found.length, 'exercise', 'exercises')}; each goes where its phase belongs`}
+                : `${figured(found.length, 'exercise', 'exercises')}; each goes where its phase belongs, with more talk where it was never led here`}
           {understood && `. Taken ${understood}.`}
         </Label>
         <WordButton ml="auto" fontSize="13px" onClick={onClose}>
@@ -172,15 +188,23 @@ export default function Shelf({
               <Label as="h3" fontWeight={650} borderBottomWidth="1px">
                 {phaseWords[phase]}
               </Label>
-              {here.map((exercise) => (
-                <ShelfRow
-                  key={exercise.id}
-                  exercise={exercise}
-                  known={known(exercise)}
-                  not={notPossibleInWords(exercise.needs, forbids)}
-                  onTake={() => onTake(exercise)}
-                />
-              ))}
+              {rowsIn(phase, here).map((row) =>
+                row.kind === 'ways' ? (
+                  <MoreWays
+                    key={row.key}
+                    row={row}
+                    onFold={() => setUnfolded(toggled(unfolded, row.key))}
+                  />
+                ) : (
+                  <ShelfRow
+                    key={row.item.id}
+                    exercise={row.item}
+                    known={known(row.item)}
+                    not={notPossibleInWords(row.item.needs, forbids)}
+                    onTake={() => onTake(row.item, isNew(row.item))}
+                  />
+                ),
+              )}
             </Box>
           );
         })}

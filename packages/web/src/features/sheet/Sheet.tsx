@@ -1,6 +1,8 @@
 import type { ClockKind, Evening, PlanDocument } from '@wide-fern/contract';
 import {
+  accompanimentInWords,
   cautions,
+  passesInWords,
   lengthInFigures,
   movesOfKeys,
   type Wording,
@@ -14,6 +16,8 @@ import {
 } from '@wide-fern/words';
 import { lazy, Suspense, useMemo } from 'react';
 import {
+  accompanying,
+  beatsOf,
   choirScore,
   firstNotes,
   plainScore,
@@ -150,6 +154,8 @@ function SheetSegment({
           {moves.length > 0 &&
             ` ${moves.map((move) => move.charAt(0).toUpperCase() + move.slice(1)).join('. ')}.`}
         </p>
+        {exercise.passes && <p>{passesInWords(exercise.passes).join(' ')}</p>}
+        {exercise.accompaniment && <p>{accompanimentInWords(exercise.accompaniment)}</p>}
         {keys.kind !== 'none' && !keys.sung && <p>No key works for everyone.</p>}
         {keys.kind !== 'none' && keys.sung && (
           <table>
@@ -164,6 +170,14 @@ function SheetSegment({
               </tr>
             </thead>
             <tbody>
+              {exercise.accompaniment && (
+                <tr>
+                  <th scope="row">Played</th>
+                  {keys.sung.tonics.map((tonic, i) => (
+                    <td key={i}>{playedUnder(exercise, tonic, wording)}</td>
+                  ))}
+                </tr>
+              )}
               {sections.map((band) => (
                 <tr key={band.id}>
                   <th scope="row">{band.id}</th>
@@ -224,4 +238,18 @@ function startingNote(
 ): string {
   if (note === undefined || note === 'rest') return note ?? '';
   return noteInKey(note, key, wording.mode, wording.writing);
+}
+
+/** What the instrument plays in one key: the notes of each of its chords, from the lowest. */
+function playedUnder(
+  { music, accompaniment }: Evaluated['segment']['exercise'],
+  tonic: MidiNote,
+  wording: Wording,
+): string {
+  if (!accompaniment) return '';
+  return accompanying(accompaniment, tonic, beatsOf(music))
+    .map(({ midis }) =>
+      midis.map((midi) => noteInKey(midi, tonic, wording.mode, wording.writing)).join(' '),
+    )
+    .join(' · ');
 }

@@ -87,6 +87,8 @@ interface BarPlace {
 
 /** How high a staff is with its words; more where another stands below, so that words never meet notes. */
 const staffHeightOf = (lines: number): number => (lines > 1 ? 124 : 104);
+/** From the words of one pass to those of the next. */
+const passHeight = 14;
 /** What stands below the staves of a row, and below the last row. */
 const below = { row: 18, page: 6 } as const;
 
@@ -116,6 +118,8 @@ class Sheet {
   private readonly room: number;
   private readonly systemHeight: number;
   private readonly staffHeight: number;
+  /** How many passes have words of their own beyond the first. */
+  private readonly passes: number;
 
   constructor(
     frame: HTMLDivElement,
@@ -131,7 +135,8 @@ class Sheet {
     this.events = lines.map((line) => withLanding(line.events));
     this.room = width - this.left - this.headWidth(0) - 10;
     this.systems = systemsOf(this.events, score.metre, this.room);
-    this.staffHeight = staffHeightOf(lines.length);
+    this.passes = Math.max(0, ...this.events.flat().map(({ further }) => further?.length ?? 0));
+    this.staffHeight = staffHeightOf(lines.length) + passHeight * this.passes;
     this.systemHeight = this.staffHeight * lines.length + below.row;
     this.height = Math.max(1, this.systems.length) * this.systemHeight + below.page;
     const renderer = new Renderer(frame, Renderer.Backends.SVG);
@@ -174,17 +179,23 @@ class Sheet {
         : (this.engraving.width - this.left - headWidth - 4) / needed;
     const placed: Placed[][] = this.events.map(() => []);
     const syllables: Annotation[][] = this.events.map(() => []);
+    const further = this.events.map(() =>
+      Array.from({ length: this.passes }, (): Annotation[] => []),
+    );
     let x = this.left;
     bars.forEach((bar, index) => {
       const isFirst = index === 0;
       const width = bar.width * stretch + (isFirst ? headWidth : 0);
       const isEnd = isLastRow && index === bars.length - 1;
       const staves = this.drawStaves(bar, { row, x, width, isFirst, isEnd });
-      this.drawNotes(bar, { x, width, staves, placed, syllables });
+      this.drawNotes(bar, { x, width, staves, placed, syllables, further });
       if (isFirst && this.isOfMany) this.drawNames(staves);
       x += width;
     });
-    for (const row of syllables) onOneLine(row);
+    syllables.forEach((row, part) => {
+      const at = onOneLine(row);
+      further[part]!.forEach((one, pass) => onOneLine(one, at + passHeight * (pass + 1)));
+    });
     placed.forEach((notes, part) => {
       for (const join of joins(notes, this.events[part]!)) {
         join.setContext(this.context as never).draw();
@@ -232,6 +243,7 @@ class Sheet {
       readonly staves: readonly Stave[];
       readonly placed: readonly Placed[][];
       readonly syllables: readonly Annotation[][];
+      readonly further: readonly (readonly Annotation[][])[];
     },
   ): void {
     const { score, selected } = this.engraving;
@@ -245,6 +257,7 @@ class Sheet {
         events: this.events[part]!,
         selected: part === 0 ? selected : undefined,
         syllables: to.syllables[part]!,
+        further: to.further[part]!,
       };
       const notes = writtenEvents.map((written) => noteOf(written, setting));
       notes.forEach((note, i) => to.placed[part]!.push({ written: writtenEvents[i]!, note }));

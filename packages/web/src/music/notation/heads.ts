@@ -10,6 +10,7 @@ import {
 } from '@wide-fern/core';
 import {
   Annotation,
+  Articulation,
   Curve,
   Dot,
   Modifier,
@@ -45,6 +46,8 @@ export interface Setting {
   readonly selected: number | undefined;
   /** The syllables of this row, to be put on one line. */
   readonly syllables: Annotation[];
+  /** Those of further passes, a row of each under the first. */
+  readonly further?: readonly Annotation[][] | undefined;
   /** Where two parts share a staff: whose stems go up, whose go down. */
   readonly stem?: 'up' | 'down' | undefined;
   /** Whether its words are printed; a closed score prints them once. */
@@ -73,6 +76,9 @@ const annotation = (words: string, below: boolean, italic = false): Annotation =
       below ? Annotation.VerticalJustify.BOTTOM : Annotation.VerticalJustify.TOP,
     );
 
+/** As VexFlow names the signs: a line, a dot, a wedge that lies. */
+const articulationSigns = { bound: 'a-', short: 'a.', weighty: 'a>' } as const;
+
 /** One head or rest, with its syllable, its loudness and its breath. */
 export function noteOf(written: WrittenEvent, setting: Setting): StaveNote {
   const { clef, events, selected, stem } = setting;
@@ -93,7 +99,17 @@ export function noteOf(written: WrittenEvent, setting: Setting): StaveNote {
       setting.syllables.push(syllable);
       note.addModifier(syllable);
     }
+    setting.further?.forEach((row, pass) => {
+      const sung = event.further?.[pass];
+      if (!sung) return;
+      const syllable = annotation(sung, true);
+      row.push(syllable);
+      note.addModifier(syllable);
+    });
     if (event.dynamic) note.addModifier(annotation(event.dynamic, false, true));
+  }
+  if (!rest && written.first && event.articulation) {
+    note.addModifier(new Articulation(articulationSigns[event.articulation]));
   }
   if (!rest && written.last && event.breathAfter) note.addModifier(annotation('’', false));
   const hue = written.event === selected ? 'var(--chakra-colors-fern)' : ink;
@@ -188,12 +204,13 @@ export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
   return drawn;
 }
 
-/** Puts the syllables of a row on one line: at a height (px), or as low as the lowest has to be. */
-export function onOneLine(syllables: readonly Annotation[], at?: number): void {
+/** Puts the syllables of a row on one line, at a height (px) or as low as the lowest has to be, and tells how low. */
+export function onOneLine(syllables: readonly Annotation[], at?: number): number {
   const texts = syllables.flatMap((one) => one.getSVGElement()?.querySelector('text') ?? []);
   // A little below where it has to be, so that no stem runs into it.
   const lowest = at ?? 2 + Math.max(...texts.map((text) => Number(text.getAttribute('y'))));
   for (const text of texts) text.setAttribute('y', String(lowest));
+  return lowest;
 }
 
 /** The end of a slide is shown as a head of its own, so that the line has somewhere to go. */

@@ -25,7 +25,8 @@ type Lines = readonly (readonly LineEvent[])[];
 function widthOf(parts: DrawnBar['parts'], lines: Lines): number {
   const needs = parts.map((events, part) =>
     events.reduce((sum, { event, first }) => {
-      const letters = first ? (lines[part]?.[event]?.syllable?.length ?? 0) : 0;
+      const { syllable = '', further = [] } = lines[part]?.[event] ?? {};
+      const letters = first ? Math.max(...[syllable, ...further].map(({ length }) => length)) : 0;
       return sum + Math.max(perHead, letters * perLetter + 9);
     }, 0),
   );

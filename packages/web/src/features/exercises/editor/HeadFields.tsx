@@ -3,8 +3,15 @@ import { kinds, modeNames } from '@wide-fern/core';
 import { kindWords } from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
-import { metreNamed, metreOptions, metreWord, withMetre, withMode } from './model/metres';
-import type { DraftProps } from './musicParts';
+import {
+  metreNamed,
+  metreOptions,
+  metreWord,
+  withMetre,
+  withMode,
+  withPickUp,
+} from './model/metres';
+import { Figure, type DraftProps } from './musicParts';
 
 /** What an exercise is called, its kind, and the mode and bars of those kinds that have them. */
 export function HeadFields({ draft, errors, set }: DraftProps) {
@@ -46,6 +53,17 @@ export function HeadFields({ draft, errors, set }: DraftProps) {
               const metre = metreNamed(event.currentTarget.value);
               if (metre !== undefined) set({ metre });
             }}
+          />
+        </Box>
+      )}
+      {withMetre.includes(draft.kind) && draft.metre && (
+        <Box pt="22px">
+          <Figure
+            label="Beats before the first bar"
+            value={draft.metre.pickUp ?? 0}
+            limits={[0, draft.metre.beats - 0.5]}
+            step={0.5}
+            onChange={(beats) => set({ metre: withPickUp(draft.metre!, beats) })}
           />
         </Box>
       )}

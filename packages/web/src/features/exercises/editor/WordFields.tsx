@@ -1,11 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Exercise } from '@wide-fern/contract';
-import { ages, placeNeeds, purposes } from '@wide-fern/core';
+import { ages, placeNeeds, purposes, substituting } from '@wide-fern/core';
+import { substitutingWords } from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
 import { ManyOf, TextField } from './fields';
-import { isPitchedDraft, Led } from './Led';
+import { Led } from './Led';
 import type { DraftProps } from './musicParts';
 
 /** What is said about an exercise, and how it is usually led. */
@@ -102,14 +103,6 @@ function Watched({ draft, errors, set, others }: WordProps) {
         chosen={draft.ages}
         onChange={(chosen) => set({ ages: chosen })}
       />
-      {isPitchedDraft(draft) && (
-        <FormField
-          label="Vowels by turns, parted by blanks (none, or two and more)"
-          value={draft.vowels}
-          error={errors.vowels}
-          onChange={(event) => set({ vowels: event.currentTarget.value })}
-        />
-      )}
     </Box>
   );
 }
@@ -127,7 +120,7 @@ function Substitutes({
   return (
     <Box>
       <Label>If it fails</Label>
-      {substitutes.map(({ when, exercise }, i) => (
+      {substitutes.map(({ when, exercise, who }, i) => (
         <Flex key={i} gap="8px" align="flex-end" mb="4px">
           <Box flex="1">
             <FormField
@@ -143,6 +136,20 @@ function Substitutes({
               value={exercise}
               options={others.map(({ id, name }) => ({ value: id, word: name }))}
               onChange={(event) => change(i, { exercise: event.currentTarget.value })}
+            />
+          </Box>
+          <Box flex="1">
+            <SelectField
+              label="by"
+              value={who ?? ''}
+              options={[
+                { value: '', word: 'all' },
+                ...substituting.map((value) => ({ value, word: substitutingWords[value] })),
+              ]}
+              onChange={(event) => {
+                const chosen = substituting[event.currentTarget.selectedIndex - 1];
+                change(i, { who: chosen });
+              }}
             />
           </Box>
           <WordButton

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, waitFor } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { exercises } from '@wide-fern/catalogue';
 import type { ChangeExercise, Exercise, StoreExercises } from '@wide-fern/contract';
 import { tonight } from '@wide-fern/plan/testing';
@@ -60,6 +60,42 @@ describe('an exercise that is made', () => {
     expect(
       said.some((one) => /^\d:\d\d with its keys and its talk\..*suits? every part/.test(one)),
     ).toBe(true);
+  });
+
+  it('changes from pass to pass as it is told, and the instrument plays under it', async () => {
+    const page = edit(listed('our-pulley'));
+    await page;
+    click(/^change something from pass to pass/);
+    const way = (number: number) => within(screen.getByRole('group', { name: `Way ${number}` }));
+    const put = (number: number, label: string, value: string) =>
+      fireEvent.change(way(number).getByLabelText(label), { target: { value } });
+    put(1, 'sounds, parted by blanks', 'mm');
+    put(2, 'sounds, parted by blanks', 'nah');
+    put(2, 'touch', 'short');
+    put(2, 'how loud', 'p');
+    put(2, 'for', 'legato');
+    fill('The ways below take turns', 'verses');
+    fill('Asked after the last of them, if you wish', 'Which one rang?');
+    fill('The instrument plays under it', 'drone');
+    const server = serve({
+      changeExercise: ({ body }) => body.exercise,
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    });
+    const router = await page;
+    click('Keep as a new version');
+    await waitFor(() => expect(router.state.location.pathname).toBe('/exercises/our-pulley'));
+    const body = server.asked.find(({ name }) => name === 'changeExercise')!.body as ChangeExercise;
+    expect(body.exercise).toMatchObject({
+      passes: {
+        over: 'verses',
+        each: [
+          { sounds: ['mm'] },
+          { sounds: ['nah'], articulation: 'short', dynamic: 'p', serves: 'legato' },
+        ],
+        ask: 'Which one rang?',
+      },
+      accompaniment: { kind: 'drone', tones: [0, 7] },
+    });
   });
 
   it('asks for what its kind needs', async () => {

@@ -136,8 +136,51 @@ export function DroneFields(props: DraftProps) {
           a text on one pitch over it
         </Flex>
       </Flex>
-      {draft.overText ? <Text {...props} what="The text, a line each" /> : <OneLine {...props} />}
+      {draft.overText ? (
+        <>
+          <Text {...props} what="The text, a line each" />
+          <TextMoves {...props} />
+        </>
+      ) : (
+        <OneLine {...props} />
+      )}
     </Box>
+  );
+}
+
+/** Where a text moves over the drone: the steps it is sung on in turn, and the canon at last. */
+function TextMoves({ draft, errors, set }: DraftProps) {
+  return (
+    <Flex gap="16px" wrap="wrap" align="flex-end">
+      <Box w="220px">
+        <FormField
+          label="Sung on these steps, once each"
+          value={draft.textOn}
+          error={errors.textOn}
+          onChange={(event) => set({ textOn: event.currentTarget.value })}
+        />
+      </Box>
+      <Figure
+        label="At last in canon of"
+        value={draft.canonEntries}
+        limits={[0, 8]}
+        unit={draft.canonEntries < 2 ? 'entries: none' : 'entries'}
+        onChange={(entries) => {
+          // One entry is no canon.
+          const isUp = entries > draft.canonEntries;
+          set({ canonEntries: entries === 1 ? (isUp ? 2 : 0) : Math.round(entries) });
+        }}
+      />
+      {draft.canonEntries > 1 && (
+        <Figure
+          label="From one to the next"
+          value={draft.canonApart}
+          limits={[0.5, 64]}
+          unit="beats"
+          onChange={(canonApart) => set({ canonApart })}
+        />
+      )}
+    </Flex>
   );
 }
 

@@ -3,7 +3,10 @@ import {
   anchorWords,
   listInWords,
   lastUsedInWords,
+  accompanimentInWords,
   breathAdviceFor,
+  passesInWords,
+  substitutingWords,
   watchedInWords,
 } from '@wide-fern/words';
 import { hasKeys, type PlaceNeed } from '@wide-fern/core';
@@ -84,9 +87,10 @@ export function WordsOf({
       )}
       {exercise.substitutes.length > 0 && (
         <WordRow width="76px" label="If it fails">
-          {exercise.substitutes.map(({ when, exercise: id }) => (
+          {exercise.substitutes.map(({ when, exercise: id, who }) => (
             <Box key={when + id}>
               {when}: {nameOf(id) ? <WordLink to={`/exercises/${id}`}>{nameOf(id)}</WordLink> : id}
+              {who && `, only ${substitutingWords[who]}; the others go on`}
             </Box>
           ))}
         </WordRow>
@@ -108,9 +112,14 @@ export function WordsOf({
           {exercise.relay}
         </WordRow>
       )}
-      {exercise.vowels && (
+      {exercise.passes && (
         <WordRow width="76px" label="By turns">
-          {exercise.vowels.join(', ')}, a new one in each key.
+          {passesInWords(exercise.passes).join(' ')}
+        </WordRow>
+      )}
+      {exercise.accompaniment && (
+        <WordRow width="76px" label="Played">
+          {accompanimentInWords(exercise.accompaniment)}
         </WordRow>
       )}
       <WordRow width="76px" label="For">

@@ -1,7 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { type PlaceNeed, type Tonight, type NoteWriting } from '@wide-fern/core';
 import {
+  accompanimentInWords,
   asSentences,
+  passesInWords,
   decidingOfKeys,
   edgesOfKeys,
   movesOfKeys,
@@ -67,6 +69,12 @@ export function Words({
             {exercise.cue}
           </Name>
         </WordRow>
+      )}
+      {exercise.passes && (
+        <WordRow label="By turns">{passesInWords(exercise.passes).join(' ')}</WordRow>
+      )}
+      {exercise.accompaniment && (
+        <WordRow label="Played">{accompanimentInWords(exercise.accompaniment)}</WordRow>
       )}
       {exercise.purpose && <WordRow label="Purpose">{exercise.purpose}</WordRow>}
       {exercise.cautions.length > 0 && (

@@ -218,4 +218,29 @@ describe('the bench', () => {
       expect((field as HTMLInputElement).disabled).toBe(true);
     }
   });
+
+  it('changes what is chosen more rarely: quicker, talk between, shake-outs, counted in', () => {
+    const actions = showBench('slate-steps', { changed: { reset: { seconds: 10, every: 3 } } });
+    const set = (name: string, value: string) => {
+      const field = screen.getByRole('textbox', { name });
+      fireEvent.change(field, { target: { value } });
+      fireEvent.blur(field);
+    };
+    set('Beats a minute quicker each time', '4');
+    expect(actions.choose).toHaveBeenLastCalledWith({ tempoStep: 4 }, expect.any(String));
+    set('Talk between keys', '5');
+    expect(actions.choose).toHaveBeenLastCalledWith({ coach: 5 }, expect.any(String));
+    set('Talk at the end', '8');
+    expect(actions.choose).toHaveBeenLastCalledWith({ after: 8 }, expect.any(String));
+    set('Times between shake-outs', '2');
+    expect(actions.choose).toHaveBeenLastCalledWith(
+      { reset: { seconds: 10, every: 2 } },
+      expect.any(String),
+    );
+    // None is none: the choice goes.
+    set('Shake-out in seconds', '0');
+    expect(actions.choose).toHaveBeenLastCalledWith({ reset: undefined }, expect.any(String));
+    fireEvent.click(screen.getByLabelText('count in every time'));
+    expect(actions.choose).toHaveBeenLastCalledWith({ countInEach: true }, expect.any(String));
+  });
 });

@@ -48,8 +48,8 @@ export function usePlanActs(
     setOpen('bench');
     focusChosen();
   };
-  const take = (exercise: Exercise) => {
-    actions.take(exercise);
+  const take = (exercise: Exercise, isNew: boolean) => {
+    actions.take(exercise, isNew);
     setOpen('bench');
     focusChosen();
   };

@@ -1,19 +1,24 @@
 import type { Exercise } from '@wide-fern/contract';
 import { writeWatched } from '@wide-fern/words';
 import {
+  degreesOfText,
   writeDegree,
   writeLine,
   writeSlide,
   writeMovement,
   type Age,
   type Anchor,
+  type Articulation,
   type Breathing,
   type Demonstration,
+  type Dynamic,
   type Holders,
   type Kind,
   type Metre,
   type Mode,
   type Music,
+  type Pass,
+  type Passes,
   type PlaceNeed,
   type PatternEvent,
   type Phase,
@@ -23,6 +28,18 @@ import {
 
 /** The counts of breath: the first round's, and what each further round adds. */
 export type CountRow = Readonly<Record<'in' | 'hold' | 'out' | 'rest', number>>;
+
+/** A pass while it is made: its sounds parted by blanks, and nothing chosen as an empty word. */
+export interface PassDraft {
+  readonly sounds: string;
+  readonly articulation: Articulation | '';
+  readonly dynamic: Dynamic | '';
+  readonly serves: Purpose | '';
+  readonly cue: string;
+}
+export const emptyPass: PassDraft = {
+  ...{ sounds: '', articulation: '', dynamic: '', serves: '', cue: '' },
+};
 
 /** An exercise while it is made: what is typed stays as it is typed, right or wrong. */
 export interface ExerciseDraft {
@@ -46,7 +63,11 @@ export interface ExerciseDraft {
   /** The piece and bars it is from; nothing anybody types. */
   readonly source: Exercise['source'];
   readonly aim: Exercise['aim'];
-  readonly vowels: string;
+  /** What changes from pass to pass; none, or two and more. */
+  readonly passes: readonly PassDraft[];
+  readonly passesOver: Passes['over'];
+  readonly ask: string;
+  readonly accompaniment: Exercise['accompaniment'];
   readonly cautions: readonly string[];
   readonly countIn: number;
   readonly breathBeats: number;
@@ -82,6 +103,11 @@ export interface ExerciseDraft {
   /** What is said, or sung on one pitch; one line each. */
   readonly text: string;
   readonly textBeats: number;
+  /** The steps a text is sung on over a drone, one time each. */
+  readonly textOn: string;
+  /** How many enter in canon at last; none below two. */
+  readonly canonEntries: number;
+  readonly canonApart: number;
   /** A slide: where it begins, then each place with the beats to get there. */
   readonly slide: string;
   /** The tones of a chord, as steps. */
@@ -119,7 +145,10 @@ export const emptyDraft: ExerciseDraft = {
   relay: '',
   source: undefined,
   aim: undefined,
-  vowels: '',
+  passes: [],
+  passesOver: 'keys',
+  ask: '',
+  accompaniment: undefined,
   cautions: [],
   countIn: 4,
   breathBeats: 2,
@@ -150,6 +179,9 @@ export const emptyDraft: ExerciseDraft = {
   overText: false,
   text: '',
   textBeats: 8,
+  textOn: '1',
+  canonEntries: 0,
+  canonApart: 4,
   slide: '1 5:3 1:3',
   tones: '1 3 5',
   enterApart: 0,
@@ -178,7 +210,17 @@ function musicFields(music: Music): Partial<ExerciseDraft> {
       const common = { held: writeDegree(held, mode), holders, syllable };
       return over.kind === 'line'
         ? { ...common, overText: false, line: line(over.notes, mode) }
-        : { ...common, overText: true, text: over.lines.join('\n'), textBeats: over.beats };
+        : {
+            ...common,
+            overText: true,
+            text: over.lines.join('\n'),
+            textBeats: over.beats,
+            textOn: degreesOfText(over)
+              .map((degree) => writeDegree(degree, mode))
+              .join(' '),
+            canonEntries: over.canon?.entries ?? 0,
+            canonApart: over.canon?.apart ?? emptyDraft.canonApart,
+          };
     }
     case 'glide':
       return { slide: writeSlide(music.points, music.mode), syllable: music.syllable };
@@ -204,6 +246,14 @@ function musicFields(music: Music): Partial<ExerciseDraft> {
     }
   }
 }
+
+const passDraft = ({ sounds, articulation, dynamic, serves, cue }: Pass): PassDraft => ({
+  sounds: sounds?.join(' ') ?? '',
+  articulation: articulation ?? '',
+  dynamic: dynamic ?? '',
+  serves: serves ?? '',
+  cue: cue ?? '',
+});
 
 /** How it is usually led, as the form has it. */
 function shownChoices(usual: Exercise['usual']): Partial<ExerciseDraft> {
@@ -242,7 +292,7 @@ function unshownOf({ family, easier, harder, strains, held, usual, music }: Exer
 
 /** An exercise as a draft, to be changed. */
 export function draftOf(exercise: Exercise): ExerciseDraft {
-  const { music, usual, ages, relay, vowels, keys, steps, watchFor, ...same } = exercise;
+  const { music, usual, ages, relay, passes, keys, steps, watchFor, ...same } = exercise;
   const { name, figure, phase, purposes, purpose, cue, substitutes, effort, difficulty } = same;
   return {
     ...emptyDraft,
@@ -266,7 +316,10 @@ export function draftOf(exercise: Exercise): ExerciseDraft {
     relay: relay ?? '',
     source: same.source,
     aim: same.aim,
-    vowels: vowels?.join(' ') ?? '',
+    passes: passes?.each.map(passDraft) ?? [],
+    passesOver: passes?.over ?? 'keys',
+    ask: passes?.ask ?? '',
+    accompaniment: same.accompaniment,
     keys,
     anchor: same.anchor,
     image: same.image ?? '',

@@ -7,6 +7,8 @@ import {
   readMovement,
   readSlide,
   type Music,
+  type Pass,
+  type Passes,
   type PatternEvent,
 } from '@wide-fern/core';
 import type { ExerciseDraft } from './draft';
@@ -62,7 +64,17 @@ function droneOf(draft: ExerciseDraft): Made<Music> {
   if (draft.overText) {
     const lines = linesOf(draft.text);
     if (lines.length === 0) return wrong('text', 'Write the text, one line after the other.');
-    return made({ ...common, over: { kind: 'text', offset: 0, lines, beats: draft.textBeats } });
+    const on = steps(draft.textOn, 'textOn', draft);
+    if (on.kind === 'wrong') return on;
+    const [offset = 0, ...then] = on.made;
+    const { textBeats: beats, canonEntries: entries, canonApart: apart } = draft;
+    const moves = then.length > 0 || entries > 1;
+    if (moves && draft.holders === 'all') {
+      return wrong('holders', 'When all chant, nobody is left to move on. Choose who holds.');
+    }
+    const further = then.length > 0 ? { then } : {};
+    const canon = entries > 1 ? { canon: { entries, apart } } : {};
+    return made({ ...common, over: { kind: 'text', offset, lines, beats, ...further, ...canon } });
   }
   if (draft.holders === 'all') {
     return wrong('holders', 'When all hold, nobody moves. Choose who holds, or a text.');
@@ -159,6 +171,22 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
   }
 }
 
+/** What changes from pass to pass; undefined while nothing does. */
+function passesOf({ passes, passesOver, ask }: ExerciseDraft): Passes | undefined {
+  if (passes.length === 0) return undefined;
+  const each = passes.map(({ sounds, articulation, dynamic, serves, cue }): Pass => {
+    const sung = wordsOf(sounds);
+    return {
+      ...(sung.length > 0 ? { sounds: sung } : {}),
+      ...(articulation === '' ? {} : { articulation }),
+      ...(dynamic === '' ? {} : { dynamic }),
+      ...(serves === '' ? {} : { serves }),
+      ...(cue.trim() === '' ? {} : { cue: cue.trim() }),
+    };
+  });
+  return { over: passesOver, each, ...(ask.trim() === '' ? {} : { ask: ask.trim() }) };
+}
+
 /** The fields of the form by what the schema calls them. */
 const fieldOf: Readonly<Record<string, string>> = { usual: 'usual', music: 'music' };
 
@@ -170,7 +198,7 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
   // What the form does not show stays with the music it belongs to.
   const own = unshown?.music.kind === draft.kind ? unshown.music.fields : {};
   const music = { ...read.made, ...own };
-  const vowels = wordsOf(draft.vowels);
+  const passes = passesOf(draft);
   const core = {
     phase: draft.phase,
     anchor: draft.anchor,
@@ -179,6 +207,7 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
     needs: [...draft.needs],
     steps: linesOf(draft.steps),
     music,
+    ...(passes ? { passes } : {}),
   };
   const needed = cautionsNeeded(core).map((name) => cautions[name]);
   const whole = {
@@ -218,7 +247,7 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
     ...(draft.relay.trim() === '' ? {} : { relay: draft.relay }),
     ...(draft.source ? { source: draft.source } : {}),
     ...(draft.aim ? { aim: draft.aim } : {}),
-    ...(vowels.length >= 2 ? { vowels } : {}),
+    ...(draft.accompaniment ? { accompaniment: draft.accompaniment } : {}),
   };
   const checked = exerciseSchema.safeParse(whole);
   if (checked.success) return { kind: 'made', made: checked.data };

@@ -27,3 +27,10 @@ export const metreOptions = (now: Metre | null): string[] => [
 /** The bars a word means, null without any; undefined for those that are only kept. */
 export const metreNamed = (word: string): Metre | null | undefined =>
   [null, ...metres].find((metre) => metreWord(metre) === word);
+
+/** Bars with so much of one before the first; none where it is nothing. */
+export const withPickUp = ({ beats, unit }: Metre, pickUp: number): Metre => ({
+  beats,
+  unit,
+  ...(pickUp > 0 ? { pickUp } : {}),
+});

@@ -1,14 +1,14 @@
 import { Flex } from '@chakra-ui/react';
 import { counted } from '@wide-fern/words';
-import { WordButton } from '../../ui/words';
-import type { Row } from './model/rows';
+import type { Folded } from '@wide-fern/core';
+import { WordButton } from './words';
 
 /** The other ways of a family, folded behind the first of them: opened and folded by a word. */
 export function MoreWays({
   row: { family, more, open },
   onFold,
 }: {
-  readonly row: Extract<Row, { kind: 'ways' }>;
+  readonly row: Pick<Extract<Folded<unknown>, { kind: 'ways' }>, 'family' | 'more' | 'open'>;
   readonly onFold: () => void;
 }) {
   const name = family.replaceAll('-', ' ');
@@ -24,4 +24,11 @@ export function MoreWays({
       </WordButton>
     </Flex>
   );
+}
+
+/** A set with one more, or without it where it had it. */
+export function toggled(set: ReadonlySet<string>, key: string): ReadonlySet<string> {
+  const next = new Set(set);
+  if (!next.delete(key)) next.add(key);
+  return next;
 }

@@ -1,0 +1,77 @@
+import type {
+  Accompaniment,
+  Articulation,
+  Dynamic,
+  Grouping,
+  Pass,
+  Passes,
+  Substituting,
+} from '@wide-fern/core';
+import { countInWords } from './counting';
+
+export const articulationWords: Readonly<Record<Articulation, string>> = {
+  bound: 'bound',
+  short: 'short notes',
+  weighty: 'each note begun with weight',
+};
+
+export const dynamicWords: Readonly<Record<Dynamic, string>> = {
+  pp: 'very soft',
+  p: 'soft',
+  mp: 'rather soft',
+  mf: 'rather loud',
+  f: 'loud',
+  ff: 'very loud',
+};
+
+/** Which parts do something else beside the others. */
+export const substitutingWords: Readonly<Record<Substituting, string>> = {
+  highest: 'the highest part',
+  'upper half': 'the higher voices',
+  'lower half': 'the lower voices',
+  lowest: 'the lowest part',
+};
+
+export const groupingWords: Readonly<Record<Grouping | 'no', string>> = {
+  no: 'all in the same keys',
+  'in turn': 'high voices, then low ones, each in keys of their own',
+  together: 'high and low voices together, each in keys of their own',
+};
+
+/** «on “noo”, soft, short notes: only the lips work» */
+export function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass): string {
+  const how = [
+    sounds?.length ? `on “${sounds.join(' ')}”` : '',
+    dynamic ? dynamicWords[dynamic] : '',
+    articulation ? articulationWords[articulation] : '',
+    serves ? `for ${serves}` : '',
+  ].filter((one) => one !== '');
+  if (!cue) return how.join(', ') || 'as written';
+  return how.length === 0 ? cue : `${how.join(', ')}: ${cue}`;
+}
+
+const ordinals = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth'];
+const ordinal = (i: number): string => ordinals[i] ?? `Number ${i + 1}`;
+
+/** Each pass in a line: «First key: on “noo”, soft.» What is asked stands last. */
+export function passesInWords({ over, each, ask }: Passes): string[] {
+  const what = over === 'keys' ? 'key' : 'time';
+  const lines = each.map((pass, i) => `${ordinal(i)} ${what}: ${passInWords(pass)}`);
+  const again = `Then from the first again, by turns.`;
+  return [
+    ...lines.map((line) => (/[.!?]$/.test(line) ? line : `${line}.`)),
+    ...(over === 'keys' ? [again] : []),
+    ...(ask ? [`Then ask: ${ask}`] : []),
+  ];
+}
+
+/** What the instrument plays under each key, for whoever plays it. */
+export function accompanimentInWords(accompaniment: Accompaniment): string {
+  if (accompaniment.kind === 'drone') {
+    return 'The instrument holds one sound softly under each key.';
+  }
+  const { chords } = accompaniment;
+  return chords.length === 1
+    ? 'The instrument holds a chord under each key.'
+    : `The instrument plays ${countInWords(chords.length)} chords under each key, softly.`;
+}
