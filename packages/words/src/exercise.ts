@@ -1,11 +1,13 @@
 import {
   plainWords,
   purposesMeant,
+  soundsOfPasses,
   syllablesOf,
   type Asked,
   type SaidCondition,
   type Kind,
   type Music,
+  type Passes,
   type Purpose,
   type Searchable,
 } from '@wide-fern/core';
@@ -13,8 +15,10 @@ import { forbiddenInWords } from './agenda';
 import { choiceInWords, listInWords } from './counting';
 import { kindWords } from './labels';
 
-/** The words of one repetition: syllables joined, what is sung again and again said once. */
-export function sungWords(music: Music): string {
+/** The words of one repetition: syllables joined, what is sung again and again said once; what takes turns side by side. */
+export function sungWords(music: Music, passes?: Passes): string {
+  const turns = soundsOfPasses(passes);
+  if (turns.length > 0) return `on ${listInWords(turns)} by turns`;
   const syllables = syllablesOf(music);
   const once = syllables.filter((text, i) => text !== syllables[i - 1]);
   if (once.length <= 1) return once[0] ? `on ${once[0]}` : '';

@@ -16,6 +16,8 @@ import type { Articulation, Dynamic, Swell } from './vocabulary';
 /** A note of one part as it sounds, or a silence (midi null). */
 export interface LineEvent {
   readonly midi: MidiNote | null;
+  /** What sounds with it, on an instrument: higher notes, from the lowest. */
+  readonly above?: readonly MidiNote[] | undefined;
   readonly beats: Beats;
   readonly syllable?: string | undefined;
   /** What is sung on it in further passes, where that differs. */
@@ -77,11 +79,16 @@ function textLine(
   const { beats, canon } = text;
   const syllable = text.lines.join(' ');
   const degrees = degreesOfText(text);
-  const sung = degrees.map((offset) => ({ midi: tonic + offset, beats, syllable }));
+  // Written out once; after that its beginning says which it is.
+  const again = `${text.lines[0]!.split(' ').slice(0, 2).join(' ')} …`;
+  const sung = degrees.map((offset, i) => ({
+    ...{ midi: tonic + offset, beats },
+    syllable: i === 0 ? syllable : again,
+  }));
   if (!canon) return sung;
   const before = (place % canon.entries) * canon.apart;
   const after = (canon.entries - 1) * canon.apart - before;
-  const last = { midi: tonic + degrees[degrees.length - 1]!, beats, syllable };
+  const last = { midi: tonic + degrees[degrees.length - 1]!, beats, syllable: again };
   return [...sung, ...silence(before), last, ...silence(after)];
 }
 

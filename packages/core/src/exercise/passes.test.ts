@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { choirScore, plainScore } from '../notation';
+import { choirScore, plainScore, withInstrument } from '../notation';
 import { computeSegment, type PlannedExercise, type SegmentChoices } from '../plan';
 import { programme } from '../playing/programme';
 import { mixedChoir, usualSections } from '../voices';
@@ -168,6 +168,16 @@ describe('passes and accompaniment in a choir’s score', () => {
       expect(verses![1]![0]!.events[0]).toMatchObject({ syllable: 'ah', articulation: 'short' });
       expect(under).toEqual([{ midis: [tonic - 12, tonic - 5], beats: 4 }]);
     }
+  });
+  it('has what the instrument plays on a staff of its own, where it is asked for', () => {
+    const { parts, keys } = withInstrument(score);
+    expect(parts.map(({ name, clef }) => `${name} ${clef}`).at(-1)).toBe('Instrument bass');
+    for (const { lines, tonic } of keys) {
+      expect(lines).toHaveLength(parts.length);
+      expect(lines.at(-1)!.events).toEqual([{ midi: tonic - 12, above: [tonic - 5], beats: 4 }]);
+    }
+    const silent = { ...score, keys: score.keys.map(({ lines, tonic }) => ({ lines, tonic })) };
+    expect(withInstrument(silent)).toBe(silent);
   });
   it('are heard: softer the first time, shorter the second, the instrument under both', () => {
     const { sounded } = programme({ ...exercise, score, verses: 2 });

@@ -166,3 +166,36 @@ export function plainScore(
     }),
   };
 }
+
+/** What the instrument's staff is called by, where letters of parts stand. */
+const instrumentId = 'play';
+/** And a line that all sing above it. */
+const allId = 'all';
+
+/** The score with what the instrument plays on a staff of its own below; as it is where nothing is played. */
+export function withInstrument(score: Score): Score {
+  if (!score.keys.some(({ under }) => under)) return score;
+  return {
+    ...score,
+    parts: [
+      ...(score.parts.length === 1
+        ? score.parts.map((part) => ({ ...part, id: allId }))
+        : score.parts),
+      { id: instrumentId, name: 'Instrument', clef: 'bass' },
+    ],
+    keys: score.keys.map(({ under = [], lines, ...key }) => ({
+      ...key,
+      lines: [
+        ...lines,
+        {
+          part: instrumentId,
+          events: under.map(({ midis: [midi, ...above], beats }) => ({
+            midi: midi!,
+            above,
+            beats,
+          })),
+        },
+      ],
+    })),
+  };
+}

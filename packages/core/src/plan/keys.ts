@@ -55,6 +55,15 @@ export type SegmentKeys =
       readonly sung: ChordLadder | undefined;
     };
 
+/** The ladder a part sings: all the same, or its group's own where groups sing together. */
+export function ladderOfPart(
+  { sung, groups, grouping }: Extract<SegmentKeys, { kind: 'ladder' }>,
+  part: string,
+): Ladder | undefined {
+  if (grouping !== 'together') return sung;
+  return groups?.find(({ problem }) => problem.sections.some(({ id }) => id === part))?.sung;
+}
+
 /** What keys rest on: the sections and the music of an evening. */
 export interface Tonight {
   /** From the highest part to the lowest. */

@@ -6,7 +6,7 @@ import { breathRounds, keyTimes, movementSeconds, patternSeconds } from '../timi
 import type { PatternTiming } from '../timing';
 import { beatsToSeconds, type Seconds } from '../units';
 import { singsInTurn } from './groups';
-import { keysOf, type SegmentKeys, type Tonight } from './keys';
+import { keysOf, ladderOfPart, type SegmentKeys, type Tonight } from './keys';
 import type { PlannedExercise, PlannedSegment, SegmentChoices } from './planned';
 
 /** A segment as computed: its length, its keys, and what sounds when. */
@@ -29,12 +29,8 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
       return { part: section.id, does: 'sing', fit: fitOf(section, tonic, tonic), tonic, away: 0 };
     });
   }
-  const together = keys.grouping === 'together' ? keys.groups : undefined;
   return sections.map((section) => {
-    const own = together?.find(({ problem }) =>
-      problem.sections.some(({ id }) => id === section.id),
-    );
-    const { tonics, paths } = own?.sung ?? keys.sung!;
+    const { tonics, paths } = ladderOfPart(keys, section.id) ?? keys.sung!;
     const move = paths.find(({ id }) => id === section.id)?.moves[i] ?? 'rest';
     if (move === 'rest') return { part: section.id, does: 'rest' };
     const fit = fitOnTonic(section, patternOf(keys.problem, section.id), tonics[i]!, move);

@@ -60,17 +60,20 @@ export function wordingFor(
   return isPitched(music) ? { mode: music.mode, writing, parts } : { writing, parts };
 }
 
+/** The path of each group that has keys of its own, the high one first; else the one path. */
+export function keyPaths(keys: SegmentKeys, wording: Wording): string[] {
+  if (keys.kind !== 'ladder' || !keys.groups || !keys.sung) return [keyPath(keys, wording)];
+  return keys.groups.map(({ problem, best, sung }) =>
+    keyPath({ kind: 'ladder', problem, best, sung }, wording),
+  );
+}
+
 /** «G♭ → D», the keys of a segment from the first to the last. */
 export function keyPath(keys: SegmentKeys, wording: Wording): string {
   if (keys.kind === 'none') return '';
   if (!keys.sung) return 'no key works';
   if (keys.kind === 'ladder' && keys.groups) {
-    const [high, low] = keys.groups.map((group) =>
-      keyPath(
-        { kind: 'ladder', problem: group.problem, best: group.best, sung: group.sung },
-        wording,
-      ),
-    );
+    const [high, low] = keyPaths(keys, wording);
     return `high ${high}, low ${low}`;
   }
   const { tonics } = keys.sung;

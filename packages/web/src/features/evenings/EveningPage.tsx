@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Evening, PieceSummary } from '@wide-fern/contract';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import {
   messageOf,
@@ -17,11 +17,13 @@ import { Empty, Failed, Loading } from '../../ui/states';
 import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
 import { Name, WordButton, WordLink } from '../../ui/words';
 import { clockIn, dayInWords } from '@wide-fern/words';
-import { Again } from './Again';
 import { EveningDrawing } from './drawing/EveningDrawing';
 import { EveningSentence } from './drawing/EveningSentence';
 import { localOf } from './model/typed';
 import { useEveningSaving, type EveningSaving } from './model/useEveningSaving';
+
+/** What is rarely wanted comes when the rest is there. */
+const Again = lazy(() => import('./Again').then((it) => ({ default: it.Again })));
 
 /** Planning an evening: when, where, and its agenda. */
 export default function EveningPage() {
@@ -103,7 +105,9 @@ function EveningEditor({
           onChange={(next, label) => change({ ...draft, ...next }, label)}
         />
         <EveningDrawing evening={evening} pieces={pieces} saving={saving} />
-        <Again evening={evening} draft={draft} onDone={refresh} />
+        <Suspense fallback={null}>
+          <Again evening={evening} draft={draft} onDone={refresh} />
+        </Suspense>
         <CallOff evening={evening} onGone={saving.reset} />
       </Box>
     </Frame>

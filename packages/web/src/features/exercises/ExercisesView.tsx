@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { wantedBy } from '@wide-fern/core';
+import { familyKey, wantedBy } from '@wide-fern/core';
 import { figured, formFor, notPossibleInWords, phaseWords } from '@wide-fern/words';
 import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../here/session';

@@ -20,7 +20,7 @@ import {
   phaseWords,
   searched,
   understoodInWords,
-  keyPath,
+  keyPaths,
   wordingFor,
 } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
@@ -40,7 +40,8 @@ function preview(exercise: Exercise, isNew: boolean, tonight: Tonight, writing: 
     length: lengthInFigures(
       computed.seconds + choicesAtFirst(exercise, isNew).talk - exercise.usual.talk,
     ),
-    path: keyPath(computed.keys, wording),
+    /** Of each group, where there are two. */
+    paths: keyPaths(computed.keys, wording),
   };
 }
 
@@ -216,7 +217,7 @@ export default function Shelf({
 /** One exercise that can be taken: its name and figure, its keys and length tonight, and what the place forbids. */
 function ShelfRow({
   exercise,
-  known: { length, path },
+  known: { length, paths },
   not,
   onTake,
 }: {
@@ -232,7 +233,13 @@ function ShelfRow({
       aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}${not ? `. ${not}` : ''}`}
       onClick={onTake}
       display="grid"
-      gridTemplateColumns={hasKeys(exercise.music) ? '1fr 44px 76px 34px' : '1fr 34px'}
+      gridTemplateColumns={
+        !hasKeys(exercise.music)
+          ? '1fr 34px'
+          : paths.length > 1
+            ? '1fr 120px 34px'
+            : '1fr 44px 76px 34px'
+      }
       alignItems="center"
       gap="6px"
       w="100%"
@@ -247,9 +254,11 @@ function ShelfRow({
       </Name>
       {hasKeys(exercise.music) && (
         <>
-          <PatternFigure music={exercise.music} width={44} height={18} small />
+          {paths.length === 1 && (
+            <PatternFigure music={exercise.music} width={44} height={18} small />
+          )}
           <Box as="span" whiteSpace="nowrap">
-            {path}
+            {paths.join(', ')}
           </Box>
         </>
       )}

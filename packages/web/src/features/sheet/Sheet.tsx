@@ -16,11 +16,10 @@ import {
 } from '@wide-fern/words';
 import { lazy, Suspense, useMemo } from 'react';
 import {
-  accompanying,
-  beatsOf,
   choirScore,
   firstNotes,
   plainScore,
+  withInstrument,
   hasKeys,
   noteInKey,
   onOwnPitch,
@@ -170,14 +169,6 @@ function SheetSegment({
               </tr>
             </thead>
             <tbody>
-              {exercise.accompaniment && (
-                <tr>
-                  <th scope="row">Played</th>
-                  {keys.sung.tonics.map((tonic, i) => (
-                    <td key={i}>{playedUnder(exercise, tonic, wording)}</td>
-                  ))}
-                </tr>
-              )}
               {sections.map((band) => (
                 <tr key={band.id}>
                   <th scope="row">{band.id}</th>
@@ -213,9 +204,10 @@ function SheetStaff({
     if (onOwnPitch(exercise.music)) return undefined;
     const isAlike = kind === 'pattern' || kind === 'glide' || kind === 'hold' || kind === 'round';
     const tonic = computed.repetitions[0]?.tonic;
-    return isAlike
+    const sung = isAlike
       ? plainScore(exercise, choices.tempo, [trebleOf(tonic ?? 60)])
       : choirScore(exercise, choices.tempo, sections, computed.repetitions.slice(0, 1));
+    return sung && withInstrument(sung);
   }, [exercise, choices.tempo, sections, computed]);
   if (!score || score.keys.length === 0) return null;
   return (
@@ -238,18 +230,4 @@ function startingNote(
 ): string {
   if (note === undefined || note === 'rest') return note ?? '';
   return noteInKey(note, key, wording.mode, wording.writing);
-}
-
-/** What the instrument plays in one key: the notes of each of its chords, from the lowest. */
-function playedUnder(
-  { music, accompaniment }: Evaluated['segment']['exercise'],
-  tonic: MidiNote,
-  wording: Wording,
-): string {
-  if (!accompaniment) return '';
-  return accompanying(accompaniment, tonic, beatsOf(music))
-    .map(({ midis }) =>
-      midis.map((midi) => noteInKey(midi, tonic, wording.mode, wording.writing)).join(' '),
-    )
-    .join(' · ');
 }

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import {
   type Section,
   keyStrip,
+  ladderOfPart,
   patternOf,
   type Ladder,
   type Move,
@@ -10,7 +11,7 @@ import {
 import { cellInWords, type Wording } from '@wide-fern/words';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { hueOf } from '../../ui/color';
-import { cellAfterKey, keyRange } from './keyRange';
+import { cellAfterKey, keyRange, laddersOf } from './keyRange';
 import { LadderLine } from './LadderLine';
 import { Starts } from './Starts';
 import { cell, Cell } from './KeyCell';
@@ -49,14 +50,14 @@ export function KeyStrip({
   /** What is said of the start, right below the strip. */
   readonly children: ReactNode;
 }) {
-  const { problem, sung } = keys;
+  const { problem } = keys;
   const [focused, setFocused] = useState<{ row: number; column: number }>();
   const grid = useRef<HTMLDivElement>(null);
   const most = Math.max(5, Math.floor((width - 26) / cell.width));
   const columns = keyStrip(sections, (part) => patternOf(problem, part), keyRange(keys, most));
   const first = columns[0]!.tonic;
   const column = (tonic: number) => (tonic - first) * cell.width + cell.width / 2;
-  const line = (sung?.tonics ?? []).map((tonic) => column(tonic));
+  const lines = laddersOf(keys).map(({ tonics }) => tonics.map(column));
   const pointed = focused && {
     band: sections[focused.row]!,
     at: columns[focused.column]!,
@@ -84,7 +85,9 @@ export function KeyStrip({
         onStart={onStart}
         onLook={onLook}
       />
-      <LadderLine width={26 + columns.length * cell.width} line={line} />
+      {(lines.length > 0 ? lines : [[]]).map((line, i) => (
+        <LadderLine key={i} width={26 + columns.length * cell.width} line={line} />
+      ))}
       <Box
         ref={grid}
         role="grid"
@@ -109,7 +112,7 @@ export function KeyStrip({
                 place={`${row}-${i}`}
                 band={band}
                 column={each}
-                move={movesAt(sung, each.tonic, band.id)}
+                move={movesAt(ladderOfPart(keys, band.id), each.tonic, band.id)}
                 wording={wording}
                 hue={hueOf(band.id, row)}
                 isFocused={focused?.row === row && focused.column === i}
@@ -126,7 +129,7 @@ export function KeyStrip({
           ? cellInWords(
               pointed.band,
               pointed.at,
-              movesAt(sung, pointed.at.tonic, pointed.band.id),
+              movesAt(ladderOfPart(keys, pointed.band.id), pointed.at.tonic, pointed.band.id),
               wording,
             )
           : null}

@@ -1,11 +1,18 @@
-import type { PitchRange, SegmentKeys } from '@wide-fern/core';
+import type { Ladder, PitchRange, SegmentKeys } from '@wide-fern/core';
 
 type LadderKeys = Extract<SegmentKeys, { kind: 'ladder' }>;
 
+/** The ladders that are drawn: one for all, or one for each group that sings at the same time. */
+export function laddersOf({ sung, groups, grouping }: LadderKeys): readonly Ladder[] {
+  const drawn = grouping === 'together' ? (groups ?? []).map((group) => group.sung) : [sung];
+  return drawn.flatMap((ladder) => ladder ?? []);
+}
+
 /** The tonics a key strip shows: the ladder and the best one, with as much around as fits. */
-export function keyRange({ problem, best, sung }: LadderKeys, most: number): PitchRange {
+export function keyRange(keys: LadderKeys, most: number): PitchRange {
+  const { problem, best, sung } = keys;
   const tonics = [
-    ...(sung?.tonics ?? []),
+    ...laddersOf(keys).flatMap((ladder) => ladder.tonics),
     ...(best.kind === 'ladder' ? (sung ? [best.start] : best.tonics) : []),
   ];
   if (tonics.length === 0) {

@@ -88,7 +88,9 @@ export function noteOf(written: WrittenEvent, setting: Setting): StaveNote {
   const rest = event.midi === null;
   const note = new StaveNote({
     ...common,
-    keys: [rest ? restKey(setting) : keyOf(event.midi, setting)],
+    keys: rest
+      ? [restKey(setting)]
+      : [event.midi, ...(event.above ?? [])].map((midi) => keyOf(midi, setting)),
     duration: rest ? `${duration}r` : duration,
     ...(rest ? {} : stem ? { stemDirection: stem === 'up' ? 1 : -1 } : { autoStem: true }),
   });
@@ -169,6 +171,9 @@ function hairpins(placed: readonly Placed[], events: readonly LineEvent[]): Stav
   });
 }
 
+/** The places of an event's heads, one above the other. */
+const headsOf = ({ above = [] }: LineEvent): number[] => [0, ...above.map((_, i) => i + 1)];
+
 /** Ties, slurs and slides between the heads of one part, within a system. */
 export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
   const drawn: { setContext: (context: never) => { draw: () => void } }[] = hairpins(
@@ -184,8 +189,8 @@ export function joins(placed: readonly Placed[], events: readonly LineEvent[]) {
         new StaveTie({
           firstNote: note,
           lastNote: next.note,
-          firstIndexes: [0],
-          lastIndexes: [0],
+          firstIndexes: headsOf(event),
+          lastIndexes: headsOf(event),
         }),
       );
     } else if (event.slur) {

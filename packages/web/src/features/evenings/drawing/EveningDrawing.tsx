@@ -7,17 +7,19 @@ import {
   type PieceSummary,
 } from '@wide-fern/contract';
 import { clockInWords } from '@wide-fern/words';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { useWidth } from '../../../ui/useSize';
 import { Label, WordButton } from '../../../ui/words';
 import { agendaMinutes, clockAfter, moved, usualItems, withItem, withNew } from '../model/typed';
 import type { EveningSaving } from '../model/useEveningSaving';
 import { AdviceLines } from './AdviceLines';
-import { AskedLanes } from './AskedLanes';
 import { EveningClock } from './EveningClock';
 import { ItemPanel } from './ItemPanel';
 import { eveningScale } from './scale';
+
+/** Beneath the clock, which does not wait for it. */
+const AskedLanes = lazy(() => import('./AskedLanes').then((it) => ({ default: it.AskedLanes })));
 
 const shortWarmUp = 3;
 
@@ -80,13 +82,15 @@ export function EveningDrawing({
             onMove={move}
             onMinutes={(id, minutes) => set(withItem(agenda, id, { minutes }), `minutes ${id}`)}
           />
-          <AskedLanes
-            evening={draft}
-            pieces={evening.pieces}
-            sections={evening.tonight.sections}
-            scale={scale}
-            writing={writing}
-          />
+          <Suspense fallback={null}>
+            <AskedLanes
+              evening={draft}
+              pieces={evening.pieces}
+              sections={evening.tonight.sections}
+              scale={scale}
+              writing={writing}
+            />
+          </Suspense>
           {!isFull && (
             <AdviceLines
               evening={draft}

@@ -69,7 +69,9 @@ export function ExercisePanel({
           <Suspense fallback={<Box minH="150px" />}>
             <Notation exercise={exercise} computed={computed} sections={sections} parts={parts} />
           </Suspense>
-          {sungWords(music) && <Label mb="8px">Sung {sungWords(music)}</Label>}
+          {sungWords(music, exercise.passes) && (
+            <Label mb="8px">Sung {sungWords(music, exercise.passes)}</Label>
+          )}
           <KeysTonight
             exercise={exercise}
             computed={computed}

@@ -76,7 +76,7 @@ export function Bench({
         {hasKeys(exercise.music) && (
           <>
             <PatternFigure music={exercise.music} width={left} height={46} />
-            <Label>{sungWords(exercise.music)}</Label>
+            <Label>{sungWords(exercise.music, exercise.passes)}</Label>
           </>
         )}
         <Choosing evaluated={evaluated} mayEdit={mayEdit} actions={actions} />
