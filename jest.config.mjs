@@ -32,6 +32,7 @@ export default {
         '<rootDir>/packages/catalogue',
         '<rootDir>/packages/sound',
         '<rootDir>/packages/interchange',
+        '<rootDir>/packages/solver',
       ],
       testMatch: ['**/*.test.ts'],
     },

@@ -16,6 +16,7 @@ export { own } from './own';
 export * from './piece';
 export * from './pitch';
 export * from './plan';
+export * from './planner';
 export * from './playing/programme';
 export * from './timing';
 export * from './units';

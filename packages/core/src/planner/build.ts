@@ -1,0 +1,104 @@
+import { breachesOf } from './breaches';
+import { conflictOf } from './conflict';
+import { greedy } from './greedy';
+import type { Solved, SolveProgress, Solver } from './mip';
+import { inOrder } from './order';
+import { ceilingOf, pointsOf } from './points';
+import type { BuiltPlan, Candidate, PlannerProblem } from './problem';
+import { programmeOf } from './rows/programme';
+import type { Wish } from './rows/rules';
+
+/** What is told while plans are built. */
+export type BuildNews =
+  /** A plan as good as it is known so far; the first one within a moment. */
+  | { readonly kind: 'plan'; readonly number: number; readonly plan: BuiltPlan }
+  /** How many points could still be won at most. */
+  | { readonly kind: 'bound'; readonly number: number; readonly bound: number };
+
+/** How plans are built. */
+export interface Building {
+  readonly solver: Solver;
+  /** The search for one plan ends after so many seconds with what it has. */
+  readonly timeLimit?: number | undefined;
+  readonly onNews?: ((news: BuildNews) => void) | undefined;
+}
+
+/** What building answers: plans, the best first; or a smallest set of wishes that cannot be met together. */
+export type Built =
+  | { readonly kind: 'plans'; readonly plans: readonly BuiltPlan[] }
+  | { readonly kind: 'conflict'; readonly conflict: readonly Wish[] }
+  /** The time ended before it was known whether there is one. */
+  | { readonly kind: 'unknown' };
+
+/** A search ends after so many seconds where nothing else is said. */
+export const usualTimeLimit = 10;
+/** Points are whole: what is better is better by one. */
+const gap = 0.999;
+
+/** A selection as a plan, with the most that any could have. */
+function planOf(
+  problem: PlannerProblem,
+  selection: readonly Candidate[],
+  bound: number,
+): BuiltPlan {
+  const { points, parts } = pointsOf(problem, selection);
+  return {
+    selection: inOrder(problem, selection).map(({ id }) => id),
+    points,
+    parts,
+    bound: Math.max(points, Math.floor(bound + 1e-6)),
+  };
+}
+
+/**
+ * The best plan of a problem, and up to so many others that are really different (docs/model.md, section
+ * 10): a greedy one at once, then the proven best.
+ */
+export async function build(
+  problem: PlannerProblem,
+  { solver, timeLimit = usualTimeLimit, onNews = () => undefined }: Building,
+): Promise<Built> {
+  const plans: BuiltPlan[] = [];
+  const earlier: ReadonlySet<string>[] = [];
+  const exerciseOf = new Map(problem.candidates.map(({ id, exercise }) => [id, exercise]));
+  while (plans.length <= problem.alternatives) {
+    const number = plans.length;
+    const programme = programmeOf(problem, { earlier });
+    const first = greedy(problem, earlier);
+    if (first) {
+      onNews({ kind: 'plan', number, plan: planOf(problem, first, ceilingOf(problem)) });
+    }
+    let best = first ? pointsOf(problem, first).points : -Infinity;
+    const onProgress = ({ bound, columns }: SolveProgress) => {
+      if (columns) {
+        const found = programme.read(columns);
+        const { points } = pointsOf(problem, found);
+        if (points > best && breachesOf(problem, found).length === 0) {
+          best = points;
+          onNews({ kind: 'plan', number, plan: planOf(problem, found, bound) });
+        }
+      }
+      if (Number.isFinite(bound))
+        onNews({ kind: 'bound', number, bound: Math.floor(bound + 1e-6) });
+    };
+    const solved: Solved = await solver(programme.mip, {
+      start: first && programme.write(first),
+      ...{ timeLimit, gap, onProgress },
+    });
+    if (solved.kind !== 'solution') {
+      if (number > 0) break;
+      if (solved.kind === 'unknown') return first ? greedyOnly(problem, first) : solved;
+      return { kind: 'conflict', conflict: await conflictOf(problem, solver) };
+    }
+    const plan = planOf(problem, programme.read(solved.columns), solved.bound);
+    plans.push(plan);
+    onNews({ kind: 'plan', number, plan });
+    earlier.push(new Set(plan.selection.map((id) => exerciseOf.get(id)!)));
+  }
+  return { kind: 'plans', plans };
+}
+
+const greedyOnly = (problem: PlannerProblem, first: readonly Candidate[]): Built => ({
+  kind: 'plans',
+  plans: [planOf(problem, first, ceilingOf(problem))],
+});

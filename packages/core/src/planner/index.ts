@@ -1,0 +1,8 @@
+export * from './problem';
+export { scoreOf, type PlanScore } from './score';
+export { secondsOnSkills, skillPoints } from './points';
+export { inOrder } from './order';
+export { greedy } from './greedy';
+export { build, usualTimeLimit, type Building, type BuildNews, type Built } from './build';
+export type { Mip, SolveOptions, SolveProgress, Solved, Solver } from './mip';
+export type { Wish } from './rows/rules';

@@ -1,0 +1,1 @@
+export { highsSolver, type HighsFiles } from './highs';

@@ -1,0 +1,181 @@
+import {
+  build,
+  greedy,
+  scoreOf,
+  type Built,
+  type Candidate,
+  type PlannerProblem,
+} from '@wide-fern/core';
+import fc from 'fast-check';
+import { highsSolver } from './highs';
+
+const solver = highsSolver();
+const skills = ['legato', 'tuning', 'top notes'];
+const phaseIds = ['release', 'onset', 'resonance', 'range'];
+
+const candidate = (i: number): fc.Arbitrary<Candidate> =>
+  fc
+    .record({
+      exercise: fc.integer({ min: 0, max: 7 }),
+      phase: fc.constantFrom(...phaseIds),
+      seconds: fc.integer({ min: 20, max: 150 }),
+      points: fc.integer({ min: -9, max: 2 }),
+      led: fc.array(fc.integer({ min: 0, max: 130 }), { minLength: 3, maxLength: 3 }),
+      pitched: fc.boolean(),
+      top: fc.integer({ min: 60, max: 82 }),
+      low: fc.integer({ min: 40, max: 59 }),
+      strong: fc.boolean(),
+    })
+    .map(({ exercise, led, pitched, top, low, ...one }) => ({
+      ...one,
+      id: `c${i}`,
+      exercise: `e${exercise}`,
+      serves: Object.fromEntries(skills.map((skill, k) => [skill, led[k]!])),
+      high: pitched ? { S: top, B: top - 12 } : null,
+      low: pitched ? { S: low + 12, B: low } : null,
+      top: pitched ? top : null,
+      strong: pitched && one.strong,
+    }));
+
+const problem: fc.Arbitrary<PlannerProblem> = fc.integer({ min: 1, max: 12 }).chain((count) =>
+  fc.record({
+    seconds: fc.integer({ min: 100, max: 480 }),
+    slack: fc.integer({ min: 0, max: 90 }),
+    reached: fc.option(fc.integer({ min: 62, max: 72 }), { nil: null }),
+    strongAfter: fc.subarray(['onset', 'resonance', 'elsewhere']),
+    phases: fc
+      .tuple(
+        ...phaseIds.map((id) =>
+          fc.record({
+            id: fc.constant(id),
+            required: fc.boolean(),
+            least: fc.constantFrom(0, 0, 0, 30),
+            most: fc.constantFrom(480, 480, 200, 120),
+            strong: fc.constantFrom(0, 1, 1, 2),
+          }),
+        ),
+      )
+      .map((phases) => [...phases]),
+    wishes: fc.dictionary(fc.constantFrom(...skills), fc.integer({ min: 1, max: 3 })),
+    needs: fc.record({
+      S: fc.record({ top: fc.constant([73, 80] as const) }),
+      B: fc.record({ top: fc.constant([62, 66] as const), bottom: fc.constant([43, 46] as const) }),
+    }),
+    candidates: fc.tuple(...Array.from({ length: count }, (_, i) => candidate(i))),
+    pinned: fc.subarray(['c0', 'c1', 'missing'], { maxLength: 1 }),
+    excluded: fc.subarray(['e0', 'e1'], { maxLength: 1 }),
+    alternatives: fc.constant(0),
+  }),
+);
+
+/** Every selection that breaks nothing, the best first. */
+function allThatHold(of: PlannerProblem): { points: number }[] {
+  const ids = of.candidates.map(({ id }) => id);
+  return Array.from({ length: 2 ** ids.length }, (_, mask) =>
+    ids.filter((__, i) => (mask >> i) & 1),
+  )
+    .map((selection) => scoreOf(of, selection))
+    .filter(({ violations }) => violations.length === 0)
+    .sort((a, b) => b.points - a.points);
+}
+
+/** The problem without one of its wishes. */
+function without(of: PlannerProblem, wish: string): PlannerProblem {
+  const [kind, id] = wish.split(':') as [string, string];
+  const phases = (changed: Partial<PlannerProblem['phases'][number]>) =>
+    of.phases.map((phase) => (phase.id === id ? { ...phase, ...changed } : phase));
+  switch (kind) {
+    case 'under':
+      return { ...of, slack: of.seconds };
+    case 'strong':
+      return { ...of, strongAfter: [] };
+    case 'phase':
+      return { ...of, phases: phases({ required: false }) };
+    case 'least':
+      return { ...of, phases: phases({ least: 0 }) };
+    case 'most':
+      return { ...of, phases: phases({ most: 1e6 }) };
+    case 'effort':
+      return { ...of, phases: phases({ strong: 1000 }) };
+    case 'pin':
+      return { ...of, pinned: of.pinned.filter((one) => one !== id) };
+    default:
+      return { ...of, excluded: of.excluded.filter((one) => one !== id) };
+  }
+}
+
+describe('the planner, against everything tried', () => {
+  it('finds the best plan, or that there is none; the same problem gives the same plan', async () => {
+    await fc.assert(
+      fc.asyncProperty(problem, async (of) => {
+        const [best] = allThatHold(of);
+        const built = await build(of, { solver });
+        if (!best) {
+          expect(built.kind).toBe('conflict');
+          return;
+        }
+        if (built.kind !== 'plans') throw new Error(built.kind);
+        const [plan] = built.plans;
+        const score = scoreOf(of, plan!.selection);
+        expect(score.violations).toEqual([]);
+        expect(plan).toMatchObject({ points: best.points, bound: best.points });
+        expect(score).toMatchObject({ points: plan!.points, parts: plan!.parts });
+        expect(await build(of, { solver })).toEqual(built);
+      }),
+      { numRuns: 150 },
+    );
+  });
+
+  it('names wishes that cannot be met together, of which any one left out makes the rest possible', async () => {
+    let found = 0;
+    await fc.assert(
+      fc.asyncProperty(problem, async (of) => {
+        fc.pre(allThatHold(of).length === 0);
+        const built: Built = await build(of, { solver });
+        if (built.kind !== 'conflict') throw new Error(built.kind);
+        found += 1;
+        const { conflict } = built;
+        // What is not named may be given up without helping.
+        const only = allWishes(of)
+          .filter((wish) => !(conflict as readonly string[]).includes(wish))
+          .reduce(without, of);
+        expect(allThatHold(only)).toEqual([]);
+        for (const wish of conflict) {
+          expect([wish, allThatHold(without(only, wish)).length > 0]).toEqual([wish, true]);
+        }
+      }),
+      { numRuns: 60 },
+    );
+    expect(found).toBeGreaterThan(20);
+  });
+
+  it('is never worse than the greedy plan, which breaks nothing', async () => {
+    let met = 0;
+    await fc.assert(
+      fc.asyncProperty(problem, async (of) => {
+        const first = greedy(of);
+        fc.pre(first !== undefined);
+        met += 1;
+        const score = scoreOf(
+          of,
+          first!.map(({ id }) => id),
+        );
+        expect(score.violations).toEqual([]);
+        const built = await build(of, { solver });
+        if (built.kind !== 'plans') throw new Error(built.kind);
+        expect(built.plans[0]!.points).toBeGreaterThanOrEqual(score.points);
+      }),
+      { numRuns: 60 },
+    );
+    expect(met).toBeGreaterThan(20);
+  });
+});
+
+/** All that could be given up. */
+const allWishes = (of: PlannerProblem): string[] => [
+  'under',
+  'strong',
+  ...of.phases.flatMap(({ id }) => [`phase:${id}`, `least:${id}`, `most:${id}`, `effort:${id}`]),
+  ...of.pinned.map((id) => `pin:${id}`),
+  ...of.excluded.map((exercise) => `excluded:${exercise}`),
+];
