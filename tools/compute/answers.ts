@@ -4,30 +4,41 @@ import {
   chordProblemSchema,
   comfortProblemSchema,
   ladderProblemSchema,
+  loadProblemSchema,
   notesProblemSchema,
   patternTimeSchema,
+  plannerProblemSchema,
+  scoreProblemSchema,
   suggestPartSchema,
+  sureProblemSchema,
   type z,
 } from '@wide-fern/contract';
 import {
   bestLadder,
   breathSeconds,
+  build,
+  doseOf,
+  endSureness,
   performanceOrder,
   pieceStatistics,
   guessParts,
   partsOfScore,
   patternSeconds,
   possibleParts,
+  scoreOf,
   sectionComfort,
+  sectionSureness,
   sungNotes,
   sungPart,
   tonicName,
+  usualTimeLimit,
   voiceChords,
   type LadderProblem,
   type SingerRange,
 } from '@wide-fern/core';
 import { infeasibleInWords, reasonsInWords } from '@wide-fern/words';
 import { readScore } from '@wide-fern/interchange';
+import { highsSolver } from '@wide-fern/solver';
 import { listenTo, readWav } from '@wide-fern/sound';
 
 /** The answer to one problem; it may throw with a message for the person who sent it. */
@@ -124,6 +135,39 @@ const time: Answer = (input) => {
   };
 };
 
+const solver = highsSolver();
+
+const plan: Answer = async (input) => {
+  const built = await build(plannerProblemSchema.parse(input), { solver });
+  switch (built.kind) {
+    case 'plans':
+      return { plans: built.plans };
+    case 'conflict':
+      return { conflict: built.conflict };
+    default:
+      throw new Error(
+        `Within ${usualTimeLimit} s it was not found out whether there is a plan. Ask for less at once.`,
+      );
+  }
+};
+
+const score: Answer = (input) => {
+  const { problem, selection } = scoreProblemSchema.parse(input);
+  return scoreOf(problem, selection);
+};
+
+const load: Answer = (input) => {
+  const { lower, notes: sung } = loadProblemSchema.parse(input);
+  return doseOf(sung, lower);
+};
+
+const sure: Answer = (input) => {
+  const asked = sureProblemSchema.parse(input);
+  return 'singers' in asked
+    ? sectionSureness(asked.singers, asked.span, asked.wanted)
+    : endSureness(asked.segments, asked.seconds);
+};
+
 /** What the command line can be asked, by its word. */
 export const answers: Readonly<Record<string, Answer>> = {
   ladder,
@@ -132,6 +176,10 @@ export const answers: Readonly<Record<string, Answer>> = {
   notes,
   'suggest-part': suggestPart,
   time,
+  plan,
+  score,
+  load,
+  sure,
 };
 
 /** The answer to a question about a file. */

@@ -146,7 +146,7 @@ describe('npm run compute', () => {
   it('says what can be asked', () => {
     const { status, stderr } = compute('everything', []);
     expect(status).toBe(2);
-    expect(stderr).toContain('ladder, chord, comfort, notes, suggest-part, time, piece, pitch');
+    expect(stderr).toContain('ladder, chord, comfort, notes, suggest-part, time, plan, score, load, sure, piece, pitch');
   });
 
   it('voices a chord on given roots, or names the root that cannot be', () => {
@@ -296,5 +296,72 @@ describe('npm run compute', () => {
     } finally {
       rmSync(folder, { recursive: true });
     }
+  });
+
+  it('builds a plan, and scores one', () => {
+    const candidate = (id: string, phase: string, seconds: number, points: number) => ({
+      ...{ id, exercise: id, phase, seconds, points, serves: { legato: seconds } },
+      ...{ high: null, low: null, top: null, strong: false },
+    });
+    const phase = (id: string, required: boolean) => ({
+      ...{ id, required, least: 0, most: 300, strong: 1 },
+    });
+    const problem = {
+      ...{ seconds: 180, slack: 60, reached: null, strongAfter: [], alternatives: 0 },
+      phases: [phase('release', true), phase('range', false)],
+      wishes: { legato: 2 },
+      needs: {},
+      candidates: [
+        candidate('a', 'release', 60, -3),
+        candidate('b', 'range', 90, -4),
+        candidate('c', 'range', 60, -5),
+        candidate('d', 'release', 50, -3),
+      ],
+      ...{ pinned: [], excluded: [] },
+    };
+    const impossible = { ...problem, pinned: ['b', 'c'], seconds: 140 };
+    const { status, answers } = compute('plan', [
+      JSON.stringify(problem),
+      JSON.stringify(impossible),
+      JSON.stringify({ ...problem, candidates: [{ ...problem.candidates[0], phase: 'none' }] }),
+    ]);
+    expect(status).toBe(2);
+    // 150 s on a wish of 2: 4 + 4 + 2 + 2; less 3 and 4.
+    expect(answers[0]).toEqual({
+      plans: [
+        {
+          selection: ['a', 'b'],
+          points: 5,
+          parts: { skills: 12, needs: 0, own: -7 },
+          bound: 5,
+        },
+      ],
+    });
+    expect(answers[1]).toEqual({ conflict: ['pin:b', 'pin:c'] });
+    expect(answers[2]?.error).toContain('one of the phases');
+    const scored = compute('score', [
+      JSON.stringify({ problem, selection: ['a', 'd', 'c', 'b'] }),
+      JSON.stringify({ problem, selection: ['nothing'] }),
+    ]);
+    expect(scored.answers[0]).toMatchObject({ points: -3, violations: ['over'] });
+    expect(scored.answers[1]?.error).toBe('nothing is no candidate.');
+  });
+  it('tells load and how sure something is', () => {
+    const a4 = { from: 69, to: 69, seconds: 2, dynamic: 'mf' };
+    const { status, answers } = compute('load', [JSON.stringify({ lower: false, notes: [a4] })]);
+    expect(status).toBe(0);
+    expect(answers[0]).toMatchObject({ seconds: 2, cycles: 0.88 });
+    const sure = compute('sure', [
+      JSON.stringify({ segments: [{ mean: 60, sd: 0 }], seconds: 60 }),
+      JSON.stringify({
+        singers: [{ comfort: [60, 72], sigma: 0, present: 0.5 }],
+        span: [60, 72],
+        wanted: 0.85,
+      }),
+    ]);
+    expect(sure.answers).toEqual([
+      { chance: 1, p10: 60, p90: 60 },
+      { expected: 1, tooFew: 0.5 },
+    ]);
   });
 });

@@ -4,6 +4,7 @@ export * from './api';
 export * from './choir';
 export * from './common';
 export * from './compute';
+export * from './computePlan';
 export * from './earlierExercise';
 export * from './errorCodes';
 export * from './errors';

@@ -17,6 +17,8 @@ export * from './piece';
 export * from './pitch';
 export * from './plan';
 export * from './planner';
+export * from './load';
+export * from './sure';
 export * from './playing/programme';
 export * from './timing';
 export * from './units';

@@ -39,6 +39,11 @@ const settings = {
   mip_heuristic_run_rins: false,
   mip_heuristic_run_rens: false,
   mip_heuristic_run_root_reduced_cost: false,
+  // Every branch is believed at once: trying them out first takes nearly all the time.
+  mip_pscost_minreliable: 0,
+  mip_heuristic_effort: 0,
+  mip_allow_restart: false,
+  mip_allow_cut_separation_at_nodes: false,
 } as const;
 
 function solve(highs: Highs, model: Model, mip: Mip, options: SolveOptions): Solved {

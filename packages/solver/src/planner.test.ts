@@ -62,7 +62,7 @@ const problem: fc.Arbitrary<PlannerProblem> = fc.integer({ min: 1, max: 12 }).ch
       B: fc.record({ top: fc.constant([62, 66] as const), bottom: fc.constant([43, 46] as const) }),
     }),
     candidates: fc.tuple(...Array.from({ length: count }, (_, i) => candidate(i))),
-    pinned: fc.subarray(['c0', 'c1', 'missing'], { maxLength: 1 }),
+    pinned: fc.subarray(['c0', 'c1', 'missing'], { maxLength: 2 }),
     excluded: fc.subarray(['e0', 'e1'], { maxLength: 1 }),
     alternatives: fc.constant(0),
   }),

@@ -1,5 +1,6 @@
 import { breachesOf } from './breaches';
 import { conflictOf } from './conflict';
+import { cooled } from './cooling';
 import { greedy } from './greedy';
 import type { Solved, SolveProgress, Solver } from './mip';
 import { inOrder } from './order';
@@ -32,6 +33,8 @@ export type Built =
 
 /** A search ends after so many seconds where nothing else is said. */
 export const usualTimeLimit = 10;
+/** So many changes are tried before the search for the best begins. */
+const steps = 150_000;
 /** Points are whole: what is better is better by one. */
 const gap = 0.999;
 
@@ -64,10 +67,13 @@ export async function build(
   while (plans.length <= problem.alternatives) {
     const number = plans.length;
     const programme = programmeOf(problem, { earlier });
-    const first = greedy(problem, earlier);
-    if (first) {
-      onNews({ kind: 'plan', number, plan: planOf(problem, first, ceilingOf(problem)) });
-    }
+    const tell = (found: readonly Candidate[] | undefined) => {
+      if (found) onNews({ kind: 'plan', number, plan: planOf(problem, found, ceilingOf(problem)) });
+    };
+    const quick = greedy(problem, earlier);
+    tell(quick);
+    const first = cooled(problem, quick, steps, earlier);
+    tell(first);
     let best = first ? pointsOf(problem, first).points : -Infinity;
     const onProgress = ({ bound, columns }: SolveProgress) => {
       if (columns) {

@@ -4,37 +4,48 @@ import { Tally } from './tally';
 
 /** What is better: first keeping the rules, then points. */
 interface Standing {
-  readonly broken: number;
-  readonly off: number;
+  readonly away: number;
   readonly points: number;
 }
 
 /** A broken rule weighs as much as so many seconds off. */
 const perBroken = 120;
-const distance = ({ broken, off }: Standing): number => off + perBroken * broken;
+const near = 1e-9;
 const isBetter = (a: Standing, b: Standing): boolean =>
-  distance(a) < distance(b) - 1e-9 || (distance(a) <= distance(b) + 1e-9 && a.points > b.points);
+  a.away < b.away - near || (a.away <= b.away + near && a.points > b.points);
 
-const standing = (tally: Tally): Standing => ({
-  broken: tally.broken,
-  off: tally.off,
-  points: tally.points,
-});
-
-/** Something that can be changed in a selection. */
+/** Something that can be changed in a selection, by places. */
 interface Change {
-  readonly out?: Candidate | undefined;
-  readonly into?: Candidate | undefined;
+  readonly out?: number | undefined;
+  readonly into?: number | undefined;
 }
 
 function perform(tally: Tally, { out, into }: Change): void {
-  if (out) tally.take(out);
-  if (into) tally.add(into);
+  if (out !== undefined) tally.take(out);
+  if (into !== undefined) tally.add(into);
 }
-const undone = ({ out, into }: Change): Change => ({ out: into, into: out });
 
 /** More changes than this are never needed; the search is over when none helps. */
 const mostChanges = 60;
+
+/** What a plan is looked for among: what can be chosen and is not of an earlier plan, and what has to be. */
+export function groundOf(problem: PlannerProblem, earlier: readonly ReadonlySet<string>[]) {
+  const pins = new Set(problem.pinned);
+  // Of what was in an earlier plan nothing: then half of the time is never exceeded.
+  const usable = usableOf(problem).filter(
+    (one) => pins.has(one.id) || !earlier.some((exercises) => exercises.has(one.exercise)),
+  );
+  const held = usable.filter(({ id }) => pins.has(id));
+  return {
+    usable,
+    pinned: usable.map(({ id }) => pins.has(id)),
+    /** Whether all that is pinned can be there at once. */
+    holds:
+      held.length === pins.size &&
+      new Set(held.map(({ exercise }) => exercise)).size === held.length,
+    tally: new Tally(problem, usable),
+  };
+}
 
 /**
  * A plan that keeps the rules, found by adding, taking out and exchanging single segments as long as that
@@ -45,54 +56,53 @@ export function greedy(
   problem: PlannerProblem,
   earlier: readonly ReadonlySet<string>[] = [],
 ): readonly Candidate[] | undefined {
-  const pinned = new Set(problem.pinned);
-  const seen = (one: Candidate) =>
-    !pinned.has(one.id) && earlier.some((it) => it.has(one.exercise));
-  // Of what was in an earlier plan nothing: then half of the time is never exceeded.
-  const usable = usableOf(problem).filter((one) => !seen(one));
-  const tally = new Tally(problem, usable);
-  for (const one of usable) if (pinned.has(one.id)) tally.add(one);
+  const { usable, pinned, holds, tally } = groundOf(problem, earlier);
+  if (!holds) return undefined;
+  pinned.forEach((is, one) => {
+    if (is) tally.add(one);
+  });
   for (let step = 0; step < mostChanges; step += 1) {
     const change = bestChange(tally, usable, pinned);
     if (!change) break;
     perform(tally, change);
   }
-  const end = standing(tally);
-  return distance(end) === 0 ? [...tally.chosen] : undefined;
+  return tally.off === 0 && tally.broken === 0
+    ? tally.chosen.map((one) => usable[one]!)
+    : undefined;
 }
 
 /** The single change that helps most; undefined when none helps. */
 function bestChange(
   tally: Tally,
   usable: readonly Candidate[],
-  pinned: ReadonlySet<string>,
+  pinned: readonly boolean[],
 ): Change | undefined {
-  let best = standing(tally);
+  let best: Standing = { away: tally.off + perBroken * tally.broken, points: tally.points };
   let found: Change | undefined;
-  const chosen = [...tally.chosen];
-  const taken = new Map(chosen.map((one) => [one.exercise, one]));
+  const free = tally.chosen.filter((one) => !pinned[one]);
+  const taken = new Map(tally.chosen.map((one) => [usable[one]!.exercise, one]));
   const attempt = (change: Change) => {
     perform(tally, change);
-    // What breaks no rule of time is told cheaply; the others are looked at only where it could help.
-    const quick = { broken: 0, off: tally.off, points: tally.points };
+    const quick = { away: tally.off, points: tally.points };
+    // The other rules are looked at only where it could help.
     if (isBetter(quick, best)) {
-      const now = { ...quick, broken: tally.broken };
+      const now = { ...quick, away: quick.away + perBroken * tally.broken };
       if (isBetter(now, best)) {
         best = now;
         found = change;
       }
     }
-    perform(tally, undone(change));
+    perform(tally, { out: change.into, into: change.out });
   };
-  for (const out of chosen) if (!pinned.has(out.id)) attempt({ out });
-  for (const into of usable) {
-    const same = taken.get(into.exercise);
-    if (same) {
-      if (same !== into && !pinned.has(same.id)) attempt({ out: same, into });
-      continue;
+  for (const out of free) attempt({ out });
+  usable.forEach(({ exercise }, into) => {
+    const same = taken.get(exercise);
+    if (same !== undefined) {
+      if (same !== into && !pinned[same]) attempt({ out: same, into });
+      return;
     }
     attempt({ into });
-    for (const out of chosen) if (!pinned.has(out.id)) attempt({ out, into });
-  }
+    for (const out of free) attempt({ out, into });
+  });
   return found;
 }

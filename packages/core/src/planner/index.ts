@@ -6,3 +6,27 @@ export { greedy } from './greedy';
 export { build, usualTimeLimit, type Building, type BuildNews, type Built } from './build';
 export type { Mip, SolveOptions, SolveProgress, Solved, Solver } from './mip';
 export type { Wish } from './rows/rules';
+export {
+  approaches,
+  visitsOf,
+  type Approach,
+  type ApproachId,
+  type ApproachPhase,
+} from './approaches';
+export {
+  ask,
+  needsOf,
+  phasesIn,
+  reachedAtFirst,
+  type PlannerAsked,
+  type Question,
+} from './question';
+export {
+  freshness,
+  ledSeconds,
+  servedSeconds,
+  variantsOf,
+  type PlannableExercise,
+  type PlannerSetting,
+  type Variant,
+} from './variants';

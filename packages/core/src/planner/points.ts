@@ -6,9 +6,12 @@ export const unitSeconds: Seconds = 30;
 /** So many units count double, and as many after them once; more count nothing. */
 export const unitsOfKind = 2;
 
+/** Sums of seconds in another order differ by less than this. */
+export const sumError = 1e-6;
+
 /** What led seconds on a skill are worth that is wished for with a weight. */
 export function skillPoints(seconds: Seconds, weight: number): number {
-  const units = Math.floor(seconds / unitSeconds);
+  const units = Math.floor((seconds + sumError) / unitSeconds);
   const double = Math.min(unitsOfKind, units);
   const once = Math.min(unitsOfKind, Math.max(0, units - unitsOfKind));
   return weight * (2 * double + once);

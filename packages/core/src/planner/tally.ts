@@ -1,11 +1,18 @@
-import { breachesOf } from './breaches';
-import { reachesStep, skillPoints, stepsOf } from './points';
-import { placesOf, type Candidate, type PlannerProblem } from './problem';
+import { reachesStep, skillPoints, stepsOf, sumError, unitSeconds, unitsOfKind } from './points';
+import { greatestRise, placesOf, type Candidate, type PlannerProblem } from './problem';
 
 /** What one candidate brings, worked out once. */
 interface Weighed {
+  readonly seconds: number;
+  readonly points: number;
   readonly place: number;
-  readonly serves: readonly (readonly [skill: number, seconds: number])[];
+  readonly strong: boolean;
+  /** Null where it needs nobody to lead up to it. */
+  readonly rises: number | null;
+  readonly top: number | null;
+  readonly skills: readonly number[];
+  /** In the order of its skills. */
+  readonly led: readonly number[];
   readonly steps: readonly number[];
 }
 
@@ -13,20 +20,27 @@ interface Weighed {
 const missing = 120;
 
 /**
- * A selection that grows and shrinks by single candidates: its points at every moment, and how far it is
- * from keeping the rules of time, in seconds.
+ * A selection of usable candidates, by their places, that grows and shrinks by single ones: its points at
+ * every moment, and how far it is from keeping the rules.
  */
 export class Tally {
-  readonly chosen: Candidate[] = [];
-  private readonly weighed = new Map<Candidate, Weighed>();
+  /** The places of what is chosen. */
+  readonly chosen: number[] = [];
+  private readonly weighed: readonly Weighed[];
   private readonly weights: readonly number[];
+  /** The places of the phases that have to lead up to strong segments. */
+  private readonly leading: readonly number[];
   private readonly led: number[];
   private readonly reached: number[];
   private readonly spent: number[];
   private readonly count: number[];
   private readonly strong: number[];
+  private readonly offIn: number[];
   private total = 0;
+  private strongs = 0;
+  private risings = 0;
   private pointsNow = 0;
+  private offPhases = 0;
 
   constructor(
     private readonly problem: PlannerProblem,
@@ -35,72 +49,125 @@ export class Tally {
     const skills = Object.keys(problem.wishes);
     const steps = stepsOf(problem);
     const places = placesOf(problem);
+    const { reached, phases } = problem;
+    this.leading = problem.strongAfter.flatMap((id) => places.get(id) ?? []);
     this.weights = skills.map((skill) => problem.wishes[skill]!);
     this.led = skills.map(() => 0);
     this.reached = steps.map(() => 0);
-    this.spent = problem.phases.map(() => 0);
-    this.count = problem.phases.map(() => 0);
-    this.strong = problem.phases.map(() => 0);
-    for (const one of usable) {
-      this.weighed.set(one, {
+    this.spent = phases.map(() => 0);
+    this.count = phases.map(() => 0);
+    this.strong = phases.map(() => 0);
+    this.offIn = phases.map((_, place) => this.offOf(place));
+    this.offPhases = this.offIn.reduce((sum, off) => sum + off, 0);
+    this.weighed = usable.map((one) => {
+      const served = skills.flatMap((skill, i) => ((one.serves[skill] ?? 0) > 0 ? [i] : []));
+      const { seconds, points, strong, top } = one;
+      return {
+        ...{ seconds, points, strong, top },
         place: places.get(one.phase)!,
-        serves: skills.flatMap((skill, i) => (one.serves[skill] ? [[i, one.serves[skill]]] : [])),
+        rises: reached !== null && top !== null && top > reached + greatestRise ? top : null,
+        skills: served,
+        led: served.map((i) => one.serves[skills[i]!]!),
         steps: steps.flatMap((step, i) => (reachesStep(one, step) ? [i] : [])),
-      });
-    }
+      };
+    });
   }
 
   get points(): number {
     return this.pointsNow;
   }
 
-  add(one: Candidate): void {
+  add(one: number): void {
     this.chosen.push(one);
-    this.change(one, 1);
+    this.change(this.weighed[one]!, 1);
   }
 
-  take(one: Candidate): void {
-    this.chosen.splice(this.chosen.indexOf(one), 1);
-    this.change(one, -1);
+  take(one: number): void {
+    const at = this.chosen.indexOf(one);
+    this.chosen[at] = this.chosen[this.chosen.length - 1]!;
+    this.chosen.pop();
+    this.change(this.weighed[one]!, -1);
   }
 
   /** By how many seconds the rules of time, of phases and of effort are missed; 0 where they are kept. */
   get off(): number {
-    const { seconds, slack, phases } = this.problem;
-    let off = Math.max(0, this.total - seconds) + Math.max(0, seconds - slack - this.total);
-    phases.forEach(({ required, least, most, strong }, place) => {
-      const spent = this.spent[place]!;
-      off += Math.max(0, least - spent) + Math.max(0, spent - most);
-      if (required && this.count[place] === 0) off += missing;
-      off += missing * Math.max(0, this.strong[place]! - strong);
-    });
-    return off;
+    const { seconds, slack } = this.problem;
+    const { total, offPhases } = this;
+    if (total > seconds) return offPhases + total - seconds;
+    if (total < seconds - slack) return offPhases + seconds - slack - total;
+    return offPhases;
   }
 
-  /** How many rules are broken that no sum of seconds tells. */
+  /** How many rules are broken that no sum of seconds tells: rises, and strong ones that nothing leads up to. */
   get broken(): number {
-    return breachesOf(this.problem, this.chosen).filter((name) => /^(strong|rise|pin):/.test(name))
-      .length;
+    let broken = 0;
+    if (this.strongs > 0) {
+      for (const before of this.leading) if (this.count[before] === 0) broken += this.strongs;
+    }
+    if (this.risings > 0) {
+      for (const one of this.chosen) {
+        const here = this.weighed[one]!;
+        if (here.rises !== null && !this.isLed(here.rises, here.place)) broken += 1;
+      }
+    }
+    return broken;
   }
 
-  private change(one: Candidate, sign: 1 | -1): void {
-    const { place, serves, steps } = this.weighed.get(one)!;
-    this.total += sign * one.seconds;
-    this.spent[place]! += sign * one.seconds;
+  private isLed(top: number, place: number): boolean {
+    const least = top - greatestRise;
+    for (const one of this.chosen) {
+      const other = this.weighed[one]!;
+      if (other.top === null || other.top < least) continue;
+      if (other.place < place || (other.place === place && other.top < top)) return true;
+    }
+    return false;
+  }
+
+  private offOf(place: number): number {
+    const { required, least, most, strong } = this.problem.phases[place]!;
+    const spent = this.spent[place]!;
+    let off = 0;
+    if (spent < least) off += least - spent;
+    if (spent > most) off += spent - most;
+    if (required && this.count[place] === 0) off += missing;
+    const over = this.strong[place]! - strong;
+    return over > 0 ? off + missing * over : off;
+  }
+
+  private change(one: Weighed, sign: 1 | -1): void {
+    const { seconds, place, skills, led, steps } = one;
+    this.total += sign * seconds;
+    this.spent[place]! += sign * seconds;
     this.count[place]! += sign;
-    if (one.strong) this.strong[place]! += sign;
-    this.pointsNow += sign * one.points;
-    for (const [skill, seconds] of serves) {
-      const weight = this.weights[skill]!;
-      const before = skillPoints(this.led[skill]!, weight);
-      this.led[skill]! += sign * seconds;
-      this.pointsNow += skillPoints(this.led[skill]!, weight) - before;
+    if (one.strong) {
+      this.strong[place]! += sign;
+      this.strongs += sign;
+    }
+    if (one.rises !== null) this.risings += sign;
+    const off = this.offOf(place);
+    this.offPhases += off - this.offIn[place]!;
+    this.offIn[place] = off;
+    let points = sign * one.points;
+    for (let i = 0; i < skills.length; i += 1) {
+      const skill = skills[i]!;
+      const before = this.led[skill]!;
+      const after = before + sign * led[i]!;
+      this.led[skill] = after;
+      points += this.weights[skill]! * (unitsWorth(after) - unitsWorth(before));
     }
     for (const step of steps) {
       const before = this.reached[step]!;
       this.reached[step] = before + sign;
-      if (before === 0) this.pointsNow += 1;
-      else if (before + sign === 0) this.pointsNow -= 1;
+      if (before === 0) points += 1;
+      else if (before + sign === 0) points -= 1;
     }
+    this.pointsNow += points;
   }
 }
+
+/** What units of led seconds are worth for a weight of 1, looked up. */
+const worths = Array.from({ length: 2 * unitsOfKind + 1 }, (_, units) =>
+  skillPoints(units * unitSeconds, 1),
+);
+const unitsWorth = (seconds: number): number =>
+  worths[Math.min(worths.length - 1, Math.floor((seconds + sumError) / unitSeconds))]!;

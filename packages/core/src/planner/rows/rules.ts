@@ -1,5 +1,5 @@
 import { greatestRise, type Candidate, type PlannerProblem } from '../problem';
-import type { Sheet } from './sheet';
+import type { Entries, Sheet } from './sheet';
 
 /** What of a problem is only wished: each can be left out when a conflict is looked for. */
 export type Wish =
@@ -23,8 +23,11 @@ export function addTotals(sheet: Sheet, problem: PlannerProblem, without: Withou
     seconds,
     sheet.weighed((one) => one.seconds),
   );
+  // How many there are in all and in each phase are whole numbers: the solver branches on them.
+  sheet.sum(() => true, true);
   for (const { id, required, least: from, most: to, strong } of phases) {
     const isHere = ({ phase }: Candidate) => phase === id;
+    sheet.sum(isHere, true);
     if (required && !without.has(`phase:${id}`)) sheet.row(1, Infinity, sheet.each(isHere));
     const lower = without.has(`least:${id}`) ? 0 : from;
     const upper = without.has(`most:${id}`) ? Infinity : to;
@@ -68,8 +71,8 @@ export function addStrong(sheet: Sheet, { strongAfter, phases }: PlannerProblem)
     ({ exercise, phase }) => `${phase} ${exercise}`,
   );
   for (const before of known) {
-    const leading = sheet.each(({ phase }) => phase === before);
-    for (const { entries } of strong) sheet.atMost(entries, leading);
+    const leads = sheet.any(({ phase }) => phase === before);
+    for (const { entries } of strong) sheet.atMost(entries, [[leads, 1]]);
   }
 }
 
@@ -84,38 +87,54 @@ export function addRise(
 ): void {
   const { reached, phases } = problem;
   if (reached === null) return;
-  const isHigh = ({ top }: Candidate) => top !== null && top > reached + greatestRise;
   const placeOf = ({ phase }: Candidate) => places.get(phase)!;
+  const high = sheet.grouped(
+    ({ top }) => top !== null && top > reached + greatestRise,
+    ({ exercise, phase, top }) => `${phase} ${exercise} ${top}`,
+  );
+  if (high.length === 0) return;
+  const least = Math.min(...high.map(({ first }) => first.top!)) - greatestRise;
+  /** How many of a phase have just that top. */
+  const withTop = phases.map(({ id }) => {
+    const tops = new Map<number, number>();
+    const here = sheet.usable.filter(
+      ({ phase, top }) => phase === id && top !== null && top >= least,
+    );
+    for (const height of new Set(here.map(({ top }) => top!))) {
+      const column = sheet.sum(({ phase, top }) => phase === id && top === height);
+      if (column !== undefined) tops.set(height, column);
+    }
+    return tops;
+  });
+  const between = (place: number, from: number, to: number): Entries =>
+    [...withTop[place]!].flatMap(([height, column]) =>
+      height >= from && height < to ? [[column, 1] as const] : [],
+    );
   const known = new Map<string, number | undefined>();
   /** Whether any of the phases up to a place reached a height; undefined where none of them can. */
-  const reachedBy = (place: number, height: number): number | undefined => {
-    if (place < 0) return undefined;
+  const reachedBy = (place: number, height: number): Entries => {
+    if (place < 0) return [];
     const key = `${place} ${height}`;
-    if (known.has(key)) return known.get(key);
-    const before = reachedBy(place - 1, height);
-    const is = (one: Candidate) => one.top !== null && one.top >= height;
-    const here = sheet.each((one) => one.phase === phases[place]!.id && is(one));
-    let column = before;
-    if (here.length > 0) {
-      column = sheet.follow({ cost: 0, upper: 1, integer: false }, (chosen) =>
-        chosen.some((one) => is(one) && placeOf(one) <= place) ? 1 : 0,
+    if (!known.has(key)) {
+      const here = between(place, height, Infinity);
+      const before = reachedBy(place - 1, height);
+      if (here.length === 0) return before;
+      const column = sheet.follow({ cost: 0, upper: 1, integer: false }, (chosen) =>
+        chosen.some((one) => one.top !== null && one.top >= height && placeOf(one) <= place)
+          ? 1
+          : 0,
       );
-      sheet.atMost(
-        [[column, 1]],
-        [...here, ...(before === undefined ? [] : ([[before, 1]] as const))],
-      );
+      sheet.atMost([[column, 1]], [...here, ...before]);
+      known.set(key, column);
     }
-    known.set(key, column);
-    return column;
+    return [[known.get(key)!, 1]];
   };
-  const high = sheet.grouped(isHigh, ({ exercise, phase, top }) => `${phase} ${exercise} ${top}`);
   for (const { first, entries } of high) {
     const top = first.top!;
-    const height = top - greatestRise;
-    const before = reachedBy(placeOf(first) - 1, height);
-    const beside = sheet.each(
-      (one) => one.phase === first.phase && one.top !== null && one.top >= height && one.top < top,
-    );
-    sheet.atMost(entries, [...beside, ...(before === undefined ? [] : ([[before, 1]] as const))]);
+    const place = placeOf(first);
+    sheet.atMost(entries, [
+      ...between(place, top - greatestRise, top),
+      ...reachedBy(place - 1, top - greatestRise),
+    ]);
   }
 }

@@ -58,6 +58,27 @@ export class Sheet {
     return this.weighed((one) => (among(one) ? 1 : 0));
   }
 
+  /** A column that is how many of some candidates are chosen; undefined where there are none. */
+  sum(among: (one: Candidate) => boolean, integer = false): number | undefined {
+    const entries = this.each(among);
+    if (entries.length === 0) return undefined;
+    const column = this.follow(
+      { cost: 0, upper: entries.length, integer },
+      (chosen) => chosen.filter(among).length,
+    );
+    this.row(0, 0, [...entries, [column, -1]]);
+    return column;
+  }
+
+  /** A column that is 1 at most, and only where any of some candidates is chosen. */
+  any(among: (one: Candidate) => boolean): number {
+    const column = this.follow({ cost: 0, upper: 1, integer: false }, (chosen) =>
+      chosen.some(among) ? 1 : 0,
+    );
+    this.atMost([[column, 1]], this.each(among));
+    return column;
+  }
+
   /** Some candidates, by what they share. */
   grouped(
     among: (one: Candidate) => boolean,

@@ -1,0 +1,1 @@
+export { doseOf, type Dose, type Phonation } from './dose';
