@@ -41,6 +41,7 @@ module.exports = {
       'Files are read into, and written from, what contract and core know.',
     ),
     only('sound-arrows', '^packages/sound/', ['^packages/core/'], 'Sound knows the core.'),
+    only('solver-arrows', '^packages/solver/', ['^packages/core/'], 'The solver knows the core.'),
     only(
       'client-arrows',
       '^packages/client/',

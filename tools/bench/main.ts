@@ -19,6 +19,7 @@ import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
 import { measureLoad } from './load';
 import { measurePitch } from './pitch';
+import { measurePlanner } from './planner';
 import { measureScores } from './scores';
 import { measureVoices } from './voices';
 
@@ -110,6 +111,20 @@ async function benchServer(): Promise<void> {
   say(`\nThirty uploads of 20 MB at once, the most memory of the server: ${uploads.toFixed(0)} MB`);
 }
 
+/** The planner over the built-in catalogue. */
+async function benchPlanner(): Promise<void> {
+  say(
+    '\n| five problems each | variants ready | greedy | its points | best | proven | median | worst |',
+  );
+  say('| --- | --- | --- | --- | --- | --- | --- | --- |');
+  await measurePlanner((row) => {
+    const ms = (time: number) => `${time.toFixed(0)} ms`;
+    say(
+      `| ${row.minutes} minutes, ${row.parts} parts | ${ms(row.variants)} | ${ms(row.greedy)} | ${row.greedyPoints} | ${row.points} | ${row.proven} of 5 | ${ms(row.median)} | ${ms(row.worst)} |`,
+    );
+  });
+}
+
 async function bench(): Promise<void> {
   say(
     `${cpus()[0]?.model ?? 'unknown processor'}, ${availableParallelism()} cores, Node ${process.versions.node}`,
@@ -181,4 +196,8 @@ async function bench(): Promise<void> {
   }
 }
 
-(process.argv[2] === 'server' ? benchServer() : bench()).catch(endWith);
+const benches = new Map([
+  ['server', benchServer],
+  ['planner', benchPlanner],
+]);
+(benches.get(process.argv[2] ?? '') ?? bench)().catch(endWith);

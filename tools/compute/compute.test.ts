@@ -146,7 +146,9 @@ describe('npm run compute', () => {
   it('says what can be asked', () => {
     const { status, stderr } = compute('everything', []);
     expect(status).toBe(2);
-    expect(stderr).toContain('ladder, chord, comfort, notes, suggest-part, time, plan, score, load, sure, piece, pitch');
+    expect(stderr).toContain(
+      'ladder, chord, comfort, notes, suggest-part, time, plan, score, load, sure, piece, pitch',
+    );
   });
 
   it('voices a chord on given roots, or names the root that cannot be', () => {

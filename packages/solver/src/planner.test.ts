@@ -158,7 +158,7 @@ describe('the planner, against everything tried', () => {
         met += 1;
         const score = scoreOf(
           of,
-          first!.map(({ id }) => id),
+          first.map(({ id }) => id),
         );
         expect(score.violations).toEqual([]);
         const built = await build(of, { solver });

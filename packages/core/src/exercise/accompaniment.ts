@@ -54,5 +54,5 @@ export function accompanying(
 /** The triad of a mode over its tonic, with the octave: what an instrument holds where nothing else is said. */
 export function triad(mode: Mode): readonly Semitones[] {
   const { scale } = modes[mode === 'chromatic' ? 'major' : mode];
-  return [0, scale[2]!, scale[4]!, 12];
+  return [0, scale[2], scale[4], 12];
 }

@@ -85,6 +85,10 @@ export const strains = [
 ] as const;
 export type Strain = (typeof strains)[number];
 
+/** How high and low voices with keys of their own sing. */
+export const groupings = ['in turn', 'together'] as const;
+export type Grouping = (typeof groupings)[number];
+
 /** Which parts do something else beside the others. */
 export const substituting = ['highest', 'upper half', 'lower half', 'lowest'] as const;
 export type Substituting = (typeof substituting)[number];

@@ -1,7 +1,8 @@
 import { arrangements } from '../voices/arrangements';
 import { mixedChoir } from '../voices/parts';
 import { usualSections } from '../voices/section';
-import { highAndLow, type Grouping } from './groups';
+import type { Grouping } from '../exercise';
+import { highAndLow } from './groups';
 import { computeSegment } from './segment';
 import type { SegmentChoices } from './planned';
 

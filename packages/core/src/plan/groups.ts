@@ -7,15 +7,12 @@ import {
 } from '../ladder';
 import type { MidiNote } from '../units';
 import type { Kind } from '../exercise/music';
+import type { Grouping } from '../exercise/vocabulary';
 import type { Voice } from '../voices/parts';
 import type { PlannedExercise } from './planned';
 
 /** The kinds in which all parts sing alike. */
 const alike: readonly Kind[] = ['pattern', 'glide', 'hold', 'round'];
-
-/** How high and low voices with keys of their own sing. */
-export const groupings = ['in turn', 'together'] as const;
-export type Grouping = (typeof groupings)[number];
 
 /**
  * Whether high and low voices have keys of their own, and how they sing them: only where all parts sing

@@ -1,7 +1,7 @@
 export * from './aim';
 export { speechZoneOf } from './anchor';
 export * from './change';
-export { groupingOf, groupings, singsInTurn, type GroupKeys, type Grouping } from './groups';
+export { groupingOf, singsInTurn, type GroupKeys } from './groups';
 export * from './keys';
 export * from './order';
 export * from './plan';

@@ -1,7 +1,7 @@
 import type { MidiNote, Semitones } from '../units';
 import { spanOf, type Music, type PitchedMusic } from '../exercise/music';
 import { partAction, spanOfPart } from '../exercise/roles';
-import { phaseFraction } from '../exercise/vocabulary';
+import { phaseFraction, type Grouping } from '../exercise/vocabulary';
 import { modes } from '../pitch';
 import {
   bestChordLadder,
@@ -22,15 +22,7 @@ import type { Condition } from '../voices/condition';
 import type { Voice } from '../voices/parts';
 import type { Section } from '../voices/section';
 import { anchoredSections, anchoring } from './anchor';
-import {
-  groupKeys,
-  groupingOf,
-  highAndLow,
-  inTurn,
-  sideBySide,
-  type GroupKeys,
-  type Grouping,
-} from './groups';
+import { groupKeys, groupingOf, highAndLow, inTurn, sideBySide, type GroupKeys } from './groups';
 import type { PlannedExercise, SegmentChoices } from './planned';
 
 /**

@@ -1,11 +1,10 @@
 import type { Beats, BeatsPerMinute, MidiNote, Seconds, Semitones } from '../units';
 import type { Music } from '../exercise/music';
-import type { Anchor, Breathing, Phase } from '../exercise/vocabulary';
+import type { Anchor, Breathing, Grouping, Phase } from '../exercise/vocabulary';
 import type { Accompaniment } from '../exercise/accompaniment';
 import type { Passes } from '../exercise/passes';
 import type { Shape } from '../ladder';
 import type { Demonstration, Reset } from '../timing';
-import type { Grouping } from './groups';
 
 /** What the computation needs to know of an exercise. */
 export interface PlannedExercise {

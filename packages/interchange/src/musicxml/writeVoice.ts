@@ -4,8 +4,6 @@ import {
   spellKey,
   trebleTonic,
   writtenLengths,
-  type Articulation,
-  type Dynamic,
   type KeyMark,
   type ScoreBar,
   type SpelledNote,
@@ -13,6 +11,7 @@ import {
   type Written,
 } from '@wide-fern/core';
 import { element, text, type Child, type Element } from '../xml/element';
+import { articulationsOf, loudness, wedge } from './signs';
 import { slidesOn, type Slides } from './slides';
 
 /** Parts of a quarter that lengths are counted in: exact for 32nds and triplets. */
@@ -138,21 +137,6 @@ interface Setting {
   readonly wasBound: boolean;
 }
 
-const signOf: Readonly<Record<Articulation, string>> = {
-  bound: 'tenuto',
-  short: 'staccato',
-  weighty: 'accent',
-};
-
-/** How a note is begun, and the breath after it. */
-function articulationsOf({ articulation, breathAfter }: StaffNote, { first, last }: Head) {
-  const signs = [
-    ...(first && articulation ? [element(signOf[articulation])] : []),
-    ...(last && breathAfter ? [element('breath-mark')] : []),
-  ];
-  return signs.length > 0 && element('articulations', {}, signs);
-}
-
 function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
   const { written, quarters, first, last, inChord } = head;
   const stop = !first || note.tieStop === true;
@@ -166,7 +150,7 @@ function noteElement(note: StaffNote, head: Head, setting: Setting): Element {
     !inChord && last && bound && !setting.wasBound && element('slur', { type: 'start', number: 1 }),
     first && setting.slides.stops.has(note) && slide('stop'),
     last && slidesOn(note) && slide('start'),
-    articulationsOf(note, head),
+    articulationsOf(note, head.first, head.last),
   ].filter((one) => one !== false && one !== undefined);
   return element(
     'note',
@@ -338,17 +322,3 @@ export function voiceElements(
     ];
   });
 }
-
-const wedge = (type: 'crescendo' | 'diminuendo' | 'stop'): Element =>
-  element(
-    'direction',
-    { placement: 'above' },
-    element('direction-type', {}, element('wedge', { type })),
-  );
-
-const loudness = (dynamic: Dynamic): Element =>
-  element(
-    'direction',
-    { placement: 'above' },
-    element('direction-type', {}, element('dynamics', {}, element(dynamic))),
-  );

@@ -60,11 +60,11 @@ function useShelved() {
     const isFavourite = ({ id }: Exercise) => own(marks, id)?.favourite ?? false;
     return [...seen.filter(isFavourite), ...seen.filter((one) => !isFavourite(one))];
   }, [builtIn.data, choirs.data]);
-  const lastUsed = choirs.data?.lastUsed;
+  const lastUsed = choirs.data?.lastUsed ?? {};
   return {
     exercises,
     /** Whether it was never led here, as far as is known. */
-    isNew: ({ id }: Exercise) => lastUsed !== undefined && own(lastUsed, id) === undefined,
+    isNew: ({ id }: Exercise) => own(lastUsed, id) === undefined,
     isFetching: builtIn.isPending || choirs.isPending,
     error: builtIn.error ?? choirs.error,
     retry: () => {

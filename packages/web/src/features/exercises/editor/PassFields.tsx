@@ -6,7 +6,8 @@ import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
 import { isPitchedDraft } from './Led';
-import { emptyPass, type ExerciseDraft, type PassDraft } from './model/draft';
+import type { ExerciseDraft } from './model/draft';
+import { emptyPass, type PassDraft } from './model/passes';
 import type { DraftProps } from './musicParts';
 
 const spoken: Music['kind'] = 'spoken';

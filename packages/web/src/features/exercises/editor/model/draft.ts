@@ -8,16 +8,13 @@ import {
   writeMovement,
   type Age,
   type Anchor,
-  type Articulation,
   type Breathing,
   type Demonstration,
-  type Dynamic,
   type Holders,
   type Kind,
   type Metre,
   type Mode,
   type Music,
-  type Pass,
   type Passes,
   type PlaceNeed,
   type PatternEvent,
@@ -26,20 +23,10 @@ import {
   type Shape,
 } from '@wide-fern/core';
 
+import { passDraft, type PassDraft } from './passes';
+
 /** The counts of breath: the first round's, and what each further round adds. */
 export type CountRow = Readonly<Record<'in' | 'hold' | 'out' | 'rest', number>>;
-
-/** A pass while it is made: its sounds parted by blanks, and nothing chosen as an empty word. */
-export interface PassDraft {
-  readonly sounds: string;
-  readonly articulation: Articulation | '';
-  readonly dynamic: Dynamic | '';
-  readonly serves: Purpose | '';
-  readonly cue: string;
-}
-export const emptyPass: PassDraft = {
-  ...{ sounds: '', articulation: '', dynamic: '', serves: '', cue: '' },
-};
 
 /** An exercise while it is made: what is typed stays as it is typed, right or wrong. */
 export interface ExerciseDraft {
@@ -246,14 +233,6 @@ function musicFields(music: Music): Partial<ExerciseDraft> {
     }
   }
 }
-
-const passDraft = ({ sounds, articulation, dynamic, serves, cue }: Pass): PassDraft => ({
-  sounds: sounds?.join(' ') ?? '',
-  articulation: articulation ?? '',
-  dynamic: dynamic ?? '',
-  serves: serves ?? '',
-  cue: cue ?? '',
-});
 
 /** How it is usually led, as the form has it. */
 function shownChoices(usual: Exercise['usual']): Partial<ExerciseDraft> {

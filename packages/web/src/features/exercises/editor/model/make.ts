@@ -7,11 +7,10 @@ import {
   readMovement,
   readSlide,
   type Music,
-  type Pass,
-  type Passes,
   type PatternEvent,
 } from '@wide-fern/core';
 import type { ExerciseDraft } from './draft';
+import { passesOf, wordsOf } from './passes';
 
 /** What a draft makes: music, or what is wrong in which field. */
 export type Made<T> =
@@ -26,7 +25,6 @@ const linesOf = (text: string): string[] =>
     .split('\n')
     .map((line) => line.trim())
     .filter((line) => line !== '');
-const wordsOf = (text: string): string[] => text.split(/\s+/).filter((word) => word !== '');
 
 /** Reads a typed line into its events, or says in which field it stops. */
 function events(
@@ -169,22 +167,6 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
       });
     }
   }
-}
-
-/** What changes from pass to pass; undefined while nothing does. */
-function passesOf({ passes, passesOver, ask }: ExerciseDraft): Passes | undefined {
-  if (passes.length === 0) return undefined;
-  const each = passes.map(({ sounds, articulation, dynamic, serves, cue }): Pass => {
-    const sung = wordsOf(sounds);
-    return {
-      ...(sung.length > 0 ? { sounds: sung } : {}),
-      ...(articulation === '' ? {} : { articulation }),
-      ...(dynamic === '' ? {} : { dynamic }),
-      ...(serves === '' ? {} : { serves }),
-      ...(cue.trim() === '' ? {} : { cue: cue.trim() }),
-    };
-  });
-  return { over: passesOver, each, ...(ask.trim() === '' ? {} : { ask: ask.trim() }) };
 }
 
 /** The fields of the form by what the schema calls them. */
