@@ -46,7 +46,7 @@ function preview(exercise: Exercise, isNew: boolean, tonight: Tonight, writing: 
 }
 
 /** More lines than this nobody looks through; the words at the top find the others. */
-const mostShown = 180;
+const mostShown = 300;
 
 /** What waits on the shelf: the built-in exercises and the choir's own, favourites first, without those it hid. */
 function useShelved() {
