@@ -33,6 +33,8 @@ export type Built =
 
 /** A search ends after so many seconds where nothing else is said. */
 export const usualTimeLimit = 10;
+/** And so many where nothing was found at once, so that there is something to show. */
+const fewSteps = 12_000;
 /** So many changes are tried before the search for the best begins. */
 const steps = 150_000;
 /** Points are whole: what is better is better by one. */
@@ -70,7 +72,7 @@ export async function build(
     const tell = (found: readonly Candidate[] | undefined) => {
       if (found) onNews({ kind: 'plan', number, plan: planOf(problem, found, ceilingOf(problem)) });
     };
-    const quick = greedy(problem, earlier);
+    const quick = greedy(problem, earlier) ?? cooled(problem, undefined, fewSteps, earlier);
     tell(quick);
     const first = cooled(problem, quick, steps, earlier);
     tell(first);
