@@ -2,7 +2,6 @@ import type {
   Accompaniment,
   Articulation,
   Dynamic,
-  Grouping,
   Pass,
   Passes,
   Substituting,
@@ -32,14 +31,8 @@ export const substitutingWords: Readonly<Record<Substituting, string>> = {
   lowest: 'the lowest part',
 };
 
-export const groupingWords: Readonly<Record<Grouping | 'no', string>> = {
-  no: 'all in the same keys',
-  'in turn': 'high voices, then low ones, each in keys of their own',
-  together: 'high and low voices together, each in keys of their own',
-};
-
 /** «on “noo”, soft, short notes: only the lips work» */
-export function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass): string {
+function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass): string {
   const how = [
     sounds?.length ? `on “${sounds.join(' ')}”` : '',
     dynamic ? dynamicWords[dynamic] : '',

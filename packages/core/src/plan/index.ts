@@ -1,7 +1,7 @@
 export * from './aim';
 export { speechZoneOf } from './anchor';
 export * from './change';
-export { groupingOf, singsInTurn, type GroupKeys } from './groups';
+export { groupingOf, type GroupKeys } from './groups';
 export * from './keys';
 export * from './order';
 export * from './plan';

@@ -4,7 +4,7 @@ import type { PlannerProblem } from './problem';
 import type { Wish } from './rows/rules';
 
 /** Everything that is wished of a plan and could be given up, by name. */
-export function wishesOf(problem: PlannerProblem): readonly Wish[] {
+function wishesOf(problem: PlannerProblem): readonly Wish[] {
   const { phases, pinned, excluded, strongAfter } = problem;
   const strong = usableOf(problem, new Set(['strong'])).some((one) => one.strong);
   return [

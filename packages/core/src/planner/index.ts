@@ -1,7 +1,5 @@
 export * from './problem';
 export { scoreOf, type PlanScore } from './score';
-export { secondsOnSkills, skillPoints } from './points';
-export { inOrder } from './order';
 export { greedy } from './greedy';
 export { build, usualTimeLimit, type Building, type BuildNews, type Built } from './build';
 export type { Mip, SolveOptions, SolveProgress, Solved, Solver } from './mip';
@@ -13,20 +11,5 @@ export {
   type ApproachId,
   type ApproachPhase,
 } from './approaches';
-export {
-  ask,
-  needsOf,
-  phasesIn,
-  reachedAtFirst,
-  type PlannerAsked,
-  type Question,
-} from './question';
-export {
-  freshness,
-  ledSeconds,
-  servedSeconds,
-  variantsOf,
-  type PlannableExercise,
-  type PlannerSetting,
-  type Variant,
-} from './variants';
+export { ask, type PlannerAsked, type Question } from './question';
+export { variantsOf, type PlannableExercise, type PlannerSetting, type Variant } from './variants';

@@ -18,7 +18,7 @@ export function skillPoints(seconds: Seconds, weight: number): number {
 }
 
 /** Led seconds on each wished skill, over a selection. */
-export function secondsOnSkills(
+function secondsOnSkills(
   { wishes }: Pick<PlannerProblem, 'wishes'>,
   selection: readonly Pick<Candidate, 'serves'>[],
 ): Record<string, Seconds> {

@@ -87,7 +87,7 @@ function chosen(
 }
 
 /** What is led of a segment: its length without what is only said. */
-export function ledSeconds(
+function ledSeconds(
   { seconds, repetitions }: Pick<ComputedSegment, 'seconds' | 'repetitions'>,
   { talk, coach = 0, after = 0 }: SegmentChoices,
 ): Seconds {
@@ -95,7 +95,7 @@ export function ledSeconds(
 }
 
 /** Led seconds on each purpose: all of them, or where its passes serve different ones, the share of those that do. */
-export function servedSeconds(
+function servedSeconds(
   { purposes, passes }: Pick<PlannableExercise, 'purposes' | 'passes'>,
   { repetitions, verses }: Pick<SegmentChoices, 'repetitions' | 'verses'>,
   led: Seconds,

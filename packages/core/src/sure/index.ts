@@ -1,6 +1,5 @@
 export { endSureness, type EndSureness, type UnsureLength } from './end';
 export {
-  comfortableChance,
   presenceOf,
   sectionSureness,
   spreadOf,

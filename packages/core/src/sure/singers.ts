@@ -33,7 +33,7 @@ export function spreadOf(checks: readonly MidiNote[]): Semitones {
 export const presenceOf = (here: number, counted: number): number => (1 + here) / (2 + counted);
 
 /** The chance that a singer is comfortable from the lowest to the highest note. */
-export function comfortableChance(
+function comfortableChance(
   { comfort: [low, high], sigma }: Pick<UnsureSinger, 'comfort' | 'sigma'>,
   [lowest, highest]: PitchRange,
 ): number {
