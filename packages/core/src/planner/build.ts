@@ -6,8 +6,8 @@ import type { Solved, SolveProgress, Solver } from './mip';
 import { inOrder } from './order';
 import { ceilingOf, pointsOf } from './points';
 import type { BuiltPlan, Candidate, PlannerProblem } from './problem';
-import { programmeOf } from './rows/programme';
-import type { Wish } from './rows/rules';
+import { programmeOf } from './programme';
+import type { Wish } from './rules';
 
 /** What is told while plans are built. */
 export type BuildNews =

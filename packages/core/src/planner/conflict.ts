@@ -1,7 +1,7 @@
 import type { Solver } from './mip';
-import { usableOf, programmeOf } from './rows/programme';
+import { usableOf, programmeOf } from './programme';
 import type { PlannerProblem } from './problem';
-import type { Wish } from './rows/rules';
+import type { Wish } from './rules';
 
 /** Everything that is wished of a plan and could be given up, by name. */
 function wishesOf(problem: PlannerProblem): readonly Wish[] {

@@ -1,5 +1,5 @@
 import type { Candidate, PlannerProblem } from './problem';
-import { usableOf } from './rows/programme';
+import { usableOf } from './programme';
 import { Tally } from './tally';
 
 /** What is better: first keeping the rules, then points. */

@@ -3,7 +3,7 @@ export { scoreOf, type PlanScore } from './score';
 export { greedy } from './greedy';
 export { build, usualTimeLimit, type Building, type BuildNews, type Built } from './build';
 export type { Mip, SolveOptions, SolveProgress, Solved, Solver } from './mip';
-export type { Wish } from './rows/rules';
+export type { Wish } from './rules';
 export {
   approaches,
   visitsOf,

@@ -14,7 +14,8 @@ import {
 } from '@wide-fern/core';
 import { notes as collect, type FoundMusic, type Notes } from '../common/found';
 import { exactBeats, likelyTonic, musicOf, type SoundingEvent } from './lines';
-import { instrumentName, readFileNote, saidName } from './said';
+import { instrumentName } from '../common/instrument';
+import { readFileNote, saidName } from './said';
 
 /** Where played notes begin and end is read to this part of a beat: 32nds are, triplets are. */
 const grid = 24;

@@ -9,9 +9,6 @@ import {
 /** What a file says beside its notes, by names of our own that other programs leave alone. */
 export const saidName = { tonic: 'tonic', mode: 'mode' } as const;
 
-/** What the staff of what is played under singers is called. */
-export const instrumentName = 'Instrument';
-
 /** A tonic with its octave: «E♭4». */
 export const fileNote = (tonic: MidiNote, mode: Mode, preference?: AccidentalPreference): string =>
   noteInKey(tonic, tonic, mode, preference);

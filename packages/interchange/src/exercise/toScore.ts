@@ -15,7 +15,8 @@ import {
   type StaffNote,
   type WrittenBar,
 } from '@wide-fern/core';
-import { fileNote, instrumentName, saidName } from './said';
+import { instrumentName } from '../common/instrument';
+import { fileNote, saidName } from './said';
 
 /** A note's syllables, pass by pass. */
 function syllablesOf({ syllable, further }: LineEvent): Pick<StaffNote, 'syllables'> {

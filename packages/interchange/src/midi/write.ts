@@ -11,7 +11,7 @@ import {
   type Score,
 } from '@wide-fern/core';
 import { writeMidi as writeFile, type MidiEvent } from 'midi-file';
-import { instrumentName } from '../exercise/said';
+import { instrumentName } from '../common/instrument';
 import { toBytes } from './text';
 import { legato, voiceProgram } from './voice';
 

@@ -1,6 +1,6 @@
-import type { Seconds } from '../../units';
-import { reachesStep, stepsOf, sumError, unitSeconds, unitsOfKind, type NeedStep } from '../points';
-import type { Candidate, PlannerProblem } from '../problem';
+import type { Seconds } from '../units';
+import { reachesStep, stepsOf, sumError, unitSeconds, unitsOfKind, type NeedStep } from './points';
+import type { Candidate, PlannerProblem } from './problem';
 import type { Sheet } from './sheet';
 
 /** Led seconds on a skill, of one candidate. */

@@ -1,5 +1,5 @@
-import type { Candidate } from '../problem';
-import type { Column, Row } from '../mip';
+import type { Candidate } from './problem';
+import type { Column, Row } from './mip';
 
 /** Entries of a row, by columns. */
 export type Entries = readonly (readonly [column: number, factor: number])[];

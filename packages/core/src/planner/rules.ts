@@ -1,4 +1,4 @@
-import { greatestRise, type Candidate, type PlannerProblem } from '../problem';
+import { greatestRise, type Candidate, type PlannerProblem } from './problem';
 import type { Entries, Sheet } from './sheet';
 
 /** What of a problem is only wished: each can be left out when a conflict is looked for. */

@@ -1,5 +1,5 @@
-import type { Mip } from '../mip';
-import { placesOf, type Candidate, type PlannerProblem } from '../problem';
+import type { Mip } from './mip';
+import { placesOf, type Candidate, type PlannerProblem } from './problem';
 import { addNeeds, addSkills } from './gains';
 import { addOnce, addPinned, addRise, addStrong, addTotals, type Wish } from './rules';
 import { Sheet } from './sheet';

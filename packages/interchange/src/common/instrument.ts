@@ -1,0 +1,2 @@
+/** What the staff of what is played under singers is called. */
+export const instrumentName = 'Instrument';
