@@ -122,7 +122,7 @@ describe('the planner, against everything tried', () => {
         expect(score).toMatchObject({ points: plan!.points, parts: plan!.parts });
         expect(await build(of, { solver })).toEqual(built);
       }),
-      { numRuns: 150 },
+      { numRuns: 50 },
     );
   });
 
@@ -144,7 +144,7 @@ describe('the planner, against everything tried', () => {
           expect([wish, allThatHold(without(only, wish)).length > 0]).toEqual([wish, true]);
         }
       }),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
     expect(found).toBeGreaterThan(20);
   });
@@ -165,7 +165,7 @@ describe('the planner, against everything tried', () => {
         if (built.kind !== 'plans') throw new Error(built.kind);
         expect(built.plans[0]!.points).toBeGreaterThanOrEqual(score.points);
       }),
-      { numRuns: 60 },
+      { numRuns: 25 },
     );
     expect(met).toBeGreaterThan(20);
   });
