@@ -78,9 +78,27 @@ describe('every approach', () => {
       const [plan] = built.plans;
       expect(scoreOf(problem, plan!.selection).violations).toEqual([]);
       expect(plan!.bound).toBeGreaterThanOrEqual(plan!.points);
+      expect(Number.isFinite(plan!.bound)).toBe(true);
       const order = visitsOf(approach).map(({ id }) => id);
       const places = plan!.selection.map((id) => order.indexOf(variants.get(id)!.candidate.phase));
       expect(places).toEqual([...places].sort((a, b) => a - b));
     },
   );
+  it('gives further plans that spend at most half of the time on exercises of earlier ones', async () => {
+    const { problem, variants } = ask(question(evening, { alternatives: 2 }));
+    const built = await build(problem, { solver, timeLimit: 1 });
+    if (built.kind !== 'plans') throw new Error(JSON.stringify(built));
+    expect(built.plans).toHaveLength(3);
+    const of = (place: number) =>
+      built.plans[place]!.selection.map((id) => variants.get(id)!.candidate);
+    for (const later of [1, 2]) {
+      for (let before = 0; before < later; before += 1) {
+        const known = new Set(of(before).map(({ exercise }) => exercise));
+        const shared = of(later)
+          .filter(({ exercise }) => known.has(exercise))
+          .reduce((sum, { seconds }) => sum + seconds, 0);
+        expect(shared).toBeLessThanOrEqual(450);
+      }
+    }
+  });
 });

@@ -35,8 +35,8 @@ export type Built =
 export const usualTimeLimit = 10;
 /** And so many where nothing was found at once, so that there is something to show. */
 const fewSteps = 12_000;
-/** So many changes are tried before the search for the best begins. */
-const steps = 150_000;
+/** So many changes are tried for each candidate before the search for the best begins. */
+const stepsEach = 150;
 /** Points are whole: what is better is better by one. */
 const gap = 0.999;
 
@@ -51,7 +51,8 @@ function planOf(
     selection: inOrder(problem, selection).map(({ id }) => id),
     points,
     parts,
-    bound: Math.max(points, Math.floor(bound + 1e-6)),
+    // A search that was cut off may know no bound of its own.
+    bound: Math.max(points, Math.floor(Math.min(bound, ceilingOf(problem)) + 1e-6)),
   };
 }
 
@@ -70,11 +71,11 @@ export async function build(
     const number = plans.length;
     const programme = programmeOf(problem, { earlier });
     const tell = (found: readonly Candidate[] | undefined) => {
-      if (found) onNews({ kind: 'plan', number, plan: planOf(problem, found, ceilingOf(problem)) });
+      if (found) onNews({ kind: 'plan', number, plan: planOf(problem, found, Infinity) });
     };
     const quick = greedy(problem, earlier) ?? cooled(problem, undefined, fewSteps, earlier);
     tell(quick);
-    const first = cooled(problem, quick, steps, earlier);
+    const first = cooled(problem, quick, stepsEach * problem.candidates.length, earlier);
     tell(first);
     let best = first ? pointsOf(problem, first).points : -Infinity;
     const onProgress = ({ bound, columns }: SolveProgress) => {
@@ -108,5 +109,5 @@ export async function build(
 
 const greedyOnly = (problem: PlannerProblem, first: readonly Candidate[]): Built => ({
   kind: 'plans',
-  plans: [planOf(problem, first, ceilingOf(problem))],
+  plans: [planOf(problem, first, Infinity)],
 });
