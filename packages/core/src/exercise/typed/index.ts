@@ -6,3 +6,4 @@ export * from './edit';
 export * from './slide';
 export * from './problem';
 export * from './moves';
+export * from './chords';

@@ -40,7 +40,7 @@ export function FoundOut({
   return (
     <Box mt="10px" fontSize="13px">
       <Box role="status">
-        {length} with its keys and its talk.{' '}
+        {length} with {keys ? 'its keys and its talk' : 'its talk'}.{' '}
         {keys &&
           (keys.length === 0
             ? 'No key suits every part tonight; the ladder lets parts rest or move an octave.'

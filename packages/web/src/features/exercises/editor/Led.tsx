@@ -1,6 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
-import { anchors, breathings, demonstrations, phases, shapes, type Music } from '@wide-fern/core';
+import {
+  anchors,
+  breathings,
+  demonstrations,
+  groupings,
+  phases,
+  shapes,
+  type Music,
+} from '@wide-fern/core';
 import {
   anchorWords,
   breathingWords,
@@ -10,7 +18,10 @@ import {
 } from '@wide-fern/words';
 import { SelectField } from '../../../ui/SelectField';
 import { Stepper } from '../../../ui/Stepper';
+import { Tick } from '../../../ui/Tick';
+import { withFields } from './model/further';
 import type { DraftProps } from './musicParts';
+import { OnTheWay } from './OnTheWay';
 
 const pitchedKinds: readonly Music['kind'][] = [
   'pattern',
@@ -155,14 +166,23 @@ function KeysMove(field: Pick<DraftProps, 'draft' | 'set'>) {
         limits={choiceLimits.step}
         unit={draft.step === 1 ? step : `${step}s`}
       />
-      <label>
-        <input
-          type="checkbox"
-          checked={draft.bySteps}
-          onChange={(event) => set({ bySteps: event.currentTarget.checked })}
-        />{' '}
+      <Tick checked={draft.bySteps} onChange={(bySteps) => set({ bySteps })}>
         by steps of its scale
-      </label>
+      </Tick>
+      <SelectField
+        label="High and low voices"
+        value={draft.keys?.groups ?? ''}
+        options={[
+          { value: '', word: 'in the same keys' },
+          { value: 'in turn', word: 'keys of their own, in turn' },
+          { value: 'together', word: 'keys of their own, together' },
+        ]}
+        onChange={(event) => {
+          const groups = groupings[event.currentTarget.selectedIndex - 1];
+          const keys = withFields(draft.keys ?? {}, { groups });
+          set({ keys: Object.keys(keys).length > 0 ? keys : undefined });
+        }}
+      />
     </>
   );
 }
@@ -196,6 +216,7 @@ function Timed({
       {counted && (
         <FigureField {...field} label="Count in" name="countIn" limits={[0, 16]} unit="beats" />
       )}
+      <OnTheWay {...field} counted={counted} />
       {counted && (
         <FigureField
           {...field}

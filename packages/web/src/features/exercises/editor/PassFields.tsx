@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { articulations, dynamics, purposes, triad, type Music } from '@wide-fern/core';
+import { articulations, dynamics, purposes, type Music } from '@wide-fern/core';
 import { articulationWords, dynamicWords } from '@wide-fern/words';
 import type { ReactNode } from 'react';
 import { FormField } from '../../../ui/FormField';
@@ -168,44 +168,45 @@ function PassRow({
   );
 }
 
-const playedKinds = ['none', 'drone', 'chord', 'own'] as const;
-type PlayedKind = (typeof playedKinds)[number];
-const playedWords: Readonly<Record<PlayedKind, string>> = {
-  none: 'nothing',
-  drone: 'the key’s note and its fifth, held',
-  chord: 'the key’s chord, held',
-  own: 'chords of its own',
+const playedWays = ['nothing', 'drone', 'chords'] as const;
+const playedWords: Readonly<Record<(typeof playedWays)[number], string>> = {
+  nothing: 'nothing',
+  drone: 'notes it holds',
+  chords: 'chords in turn',
 };
 
-/** What of the simple kinds an accompaniment is. */
-function playedKind({ accompaniment }: ExerciseDraft): PlayedKind {
-  if (!accompaniment) return 'none';
-  if (accompaniment.kind === 'drone') return 'drone';
-  return accompaniment.chords.length === 1 ? 'chord' : 'own';
-}
-
-/** What the instrument plays under each key. Chords of its own come with the exercise and are kept. */
-function Played({ draft, set }: DraftProps) {
-  const now = playedKind(draft);
-  const options = playedKinds.filter((kind) => kind !== 'own' || now === 'own');
-  const made = (kind: PlayedKind): ExerciseDraft['accompaniment'] => {
-    if (kind === 'drone') return { kind, tones: [0, 7] };
-    if (kind === 'chord') {
-      return { kind: 'chords', chords: [{ beats: 64, tones: [...triad(draft.mode)] }] };
-    }
-    return kind === 'own' ? draft.accompaniment : undefined;
-  };
+/** What the instrument plays under each key. */
+function Played({ draft, errors, set }: DraftProps) {
   return (
-    <Box w="220px">
-      <SelectField
-        label="The instrument plays under it"
-        value={now}
-        options={options.map((value) => ({ value, word: playedWords[value] }))}
-        onChange={(event) => {
-          const kind = options[event.currentTarget.selectedIndex]!;
-          if (kind !== now) set({ accompaniment: made(kind) });
-        }}
-      />
-    </Box>
+    <>
+      <Box w="220px">
+        <SelectField
+          label="The instrument plays under it"
+          value={draft.played}
+          options={playedWays.map((value) => ({ value, word: playedWords[value] }))}
+          onChange={(event) => set({ played: playedWays[event.currentTarget.selectedIndex]! })}
+        />
+      </Box>
+      {draft.played === 'drone' && (
+        <Box w="160px">
+          <FormField
+            label="Held, as steps of the key"
+            value={draft.playedTones}
+            error={errors.playedTones}
+            onChange={(event) => set({ playedTones: event.currentTarget.value })}
+          />
+        </Box>
+      )}
+      {draft.played === 'chords' && (
+        <Box flex="1 1 300px" maxW="460px">
+          <FormField
+            label="Chords: steps of the key, a colon, beats; a stroke between two"
+            value={draft.playedChords}
+            error={errors.playedChords}
+            onChange={(event) => set({ playedChords: event.currentTarget.value })}
+          />
+        </Box>
+      )}
+    </>
   );
 }

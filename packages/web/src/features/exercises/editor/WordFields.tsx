@@ -1,13 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Exercise } from '@wide-fern/contract';
 import { ages, placeNeeds, purposes, substituting } from '@wide-fern/core';
 import { substitutingWords } from '@wide-fern/words';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
 import { ManyOf, TextField } from './fields';
+import { Kin, type Other } from './Kin';
 import { Led } from './Led';
-import type { DraftProps } from './musicParts';
+import { Figure, type DraftProps } from './musicParts';
 
 /** What is said about an exercise, and how it is usually led. */
 export function WordFields(props: WordProps) {
@@ -25,11 +25,11 @@ export function WordFields(props: WordProps) {
 }
 
 interface WordProps extends DraftProps {
-  readonly others: readonly Pick<Exercise, 'id' | 'name'>[];
+  readonly others: readonly Other[];
 }
 
 /** The purpose, the cue, and what it serves. */
-function Said({ draft, errors, set }: WordProps) {
+function Said({ draft, errors, set, others }: WordProps) {
   const text =
     (name: 'figure' | 'purpose' | 'cue' | 'image') =>
     (event: { currentTarget: { value: string } }) =>
@@ -68,6 +68,7 @@ function Said({ draft, errors, set }: WordProps) {
         error={errors.purposes}
         onChange={(chosen) => set({ purposes: chosen })}
       />
+      <Kin draft={draft} errors={errors} set={set} others={others} />
     </Box>
   );
 }
@@ -113,15 +114,15 @@ function Substitutes({
   errors,
   set,
   others,
-}: DraftProps & { readonly others: readonly Pick<Exercise, 'id' | 'name'>[] }) {
+}: DraftProps & { readonly others: readonly Other[] }) {
   const { substitutes } = draft;
   const change = (at: number, changed: Partial<(typeof substitutes)[number]>) =>
     set({ substitutes: substitutes.map((one, i) => (i === at ? { ...one, ...changed } : one)) });
   return (
     <Box>
       <Label>If it fails</Label>
-      {substitutes.map(({ when, exercise, who }, i) => (
-        <Flex key={i} gap="8px" align="flex-end" mb="4px">
+      {substitutes.map(({ when, exercise, who, teach }, i) => (
+        <Flex key={i} gap="8px" align="flex-end" wrap="wrap" mb="4px">
           <Box flex="1">
             <FormField
               label="when"
@@ -152,6 +153,14 @@ function Substitutes({
               }}
             />
           </Box>
+          <Figure
+            label="taught in"
+            value={teach ?? 0}
+            limits={[0, 600]}
+            step={10}
+            unit={teach ? 's' : 's: not said'}
+            onChange={(seconds) => change(i, { teach: seconds > 0 ? seconds : undefined })}
+          />
           <WordButton
             fontSize="13px"
             pb="8px"

@@ -98,6 +98,87 @@ describe('an exercise that is made', () => {
     });
   });
 
+  it('says what most do without: its kin, breath by the nose, shake-outs, what it strains', async () => {
+    const none = { in: 0, hold: 0, out: 0, rest: 0 };
+    const counts = { in: 4, hold: 0, out: 8, rest: 2 };
+    const ours: Exercise = {
+      ...pulley,
+      ...{ id: 'our-breath', name: 'Our breath', version: 1, easier: [], harder: [] },
+      music: { kind: 'breath', ...counts, increment: none, outOn: 's' },
+    };
+    const page = edit({ ...listed('pulley'), exercise: ours, own: true });
+    await page;
+    const server = serve({
+      changeExercise: ({ body }) => body.exercise,
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    });
+    fill('It goes', 'nose');
+    fireEvent.click(field('breathe out all the air first'));
+    fill('arms, in', 'they rise');
+    fireEvent.click(screen.getByRole('button', { name: /^out, each round adds: less/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^out, never under: more/ }));
+    fireEvent.click(screen.getByRole('button', { name: /^Shake out for: more/ }));
+    fill('Easier ones', 'pulley');
+    fill('Harder ones', 'narrow-hum');
+    click('take Narrow hum away');
+    fill('Held in the hand, if anything', 'a straw for each');
+    const family = exercises.find((one) => one.family)!.family!.id;
+    fill('One idea in several ways, with', family);
+    fill('This way', 'as breath');
+    click('Keep as a new version');
+    await waitFor(() =>
+      expect(server.asked.some(({ name }) => name === 'changeExercise')).toBe(true),
+    );
+    const body = server.asked.find(({ name }) => name === 'changeExercise')!.body as ChangeExercise;
+    expect(body.exercise).toMatchObject({
+      family: { id: family, variant: 'as breath' },
+      easier: ['pulley'],
+      held: 'a straw for each',
+      usual: { reset: { seconds: 5, every: 4 } },
+      music: { way: 'nose', emptyFirst: true, arms: { in: 'they rise' }, least: { out: 1 } },
+    });
+    expect(body.exercise.harder).toBeUndefined();
+  });
+
+  it('has high and low voices apart, chords under it, and notes of one’s own', async () => {
+    const server = serve({
+      changeExercise: ({ body }) => body.exercise,
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    });
+    const page = edit(listed('our-pulley'));
+    await page;
+    fill('High and low voices', 'together');
+    fireEvent.click(field('count in every time'));
+    fill('The instrument plays under it', 'chords');
+    fill('Chords: steps of the key, a colon, beats; a stroke between two', '1 3 5 : 4 | 5 7');
+    click('Keep as a new version');
+    await screen.findByText(/^Chord 2 is not understood/);
+    fill('Chords: steps of the key, a colon, beats; a stroke between two', '1 3 5 : 4 | 5 7 : 4');
+    click('Keep as a new version');
+    await waitFor(() =>
+      expect(server.asked.some(({ name }) => name === 'changeExercise')).toBe(true),
+    );
+    const body = server.asked.find(({ name }) => name === 'changeExercise')!.body as ChangeExercise;
+    expect(body.exercise).toMatchObject({
+      keys: { groups: 'together' },
+      usual: { countInEach: true },
+      accompaniment: {
+        kind: 'chords',
+        chords: [
+          { beats: 4, tones: [0, 4, 7] },
+          { beats: 4, tones: [7, 11] },
+        ],
+      },
+    });
+    cleanup();
+    await edit();
+    fill('Kind', 'hold');
+    fireEvent.click(field('each on a note of one’s own'));
+    fill('Kind', 'chord');
+    fireEvent.click(field('no two parts on one note'));
+    expect(kept()?.further.music).toEqual({ ownPitch: { recovery: 3 }, distinct: true });
+  });
+
   it('asks for what its kind needs', async () => {
     await edit();
     fill('Kind', 'glide');

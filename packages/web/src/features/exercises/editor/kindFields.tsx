@@ -3,7 +3,9 @@ import { holders } from '@wide-fern/core';
 import { FormField } from '../../../ui/FormField';
 import { SelectField } from '../../../ui/SelectField';
 import { WordButton } from '../../../ui/words';
+import { Tick } from '../../../ui/Tick';
 import { LineEditor } from './LineEditor';
+import { withFields, type Further } from './model/further';
 import { Figure, Text, type DraftProps } from './musicParts';
 
 const holderWords: Readonly<Record<(typeof holders)[number], string>> = {
@@ -199,6 +201,7 @@ export function GlideFields(props: DraftProps) {
       <Box maxW="200px">
         <SungOn {...props} />
       </Box>
+      <OwnPitch {...props} />
     </Box>
   );
 }
@@ -223,6 +226,7 @@ export function HoldFields(props: DraftProps) {
         unit="beats"
         onChange={(beats) => set({ beats })}
       />
+      <OwnPitch {...props} />
     </Flex>
   );
 }
@@ -258,6 +262,46 @@ export function ChordFields(props: DraftProps) {
         unit="beats apart, the lowest first"
         onChange={(enterApart) => set({ enterApart })}
       />
+      <Tick
+        checked={draft.further.music.distinct ?? false}
+        onChange={(on) =>
+          set({
+            further: {
+              ...draft.further,
+              music: withFields(draft.further.music, { distinct: on ? true : undefined }),
+            },
+          })
+        }
+      >
+        no two parts on one note
+      </Tick>
+    </Flex>
+  );
+}
+
+/** Each at a note of one's own instead of over a tonic, and the seconds of rest between two. */
+function OwnPitch({ draft, set }: DraftProps) {
+  const { further } = draft;
+  const { ownPitch } = further.music;
+  const change = (next: Further['music']['ownPitch'] | undefined) =>
+    set({ further: { ...further, music: withFields(further.music, { ownPitch: next }) } });
+  return (
+    <Flex gap="16px" wrap="wrap" align="center">
+      <Tick
+        checked={ownPitch !== undefined}
+        onChange={(on) => change(on ? { recovery: 3 } : undefined)}
+      >
+        each on a note of one’s own
+      </Tick>
+      {ownPitch && (
+        <Figure
+          label="Rest between"
+          value={ownPitch.recovery}
+          limits={[0, 60]}
+          unit="s"
+          onChange={(recovery) => change({ recovery })}
+        />
+      )}
     </Flex>
   );
 }

@@ -3,7 +3,9 @@ import { FormField } from '../../../ui/FormField';
 import { Stepper } from '../../../ui/Stepper';
 import { Label } from '../../../ui/words';
 import { TextField } from './fields';
+import { BreathFurther } from './BreathFurther';
 import type { CountRow, ExerciseDraft } from './model/draft';
+import { withColumn, withFields, type Column } from './model/further';
 
 /** What the fields of a draft are given. */
 export interface DraftProps {
@@ -15,6 +17,7 @@ export interface DraftProps {
 /** A figure in a row of figures. */
 export function Figure({
   label,
+  labelWidth = 'auto',
   value,
   limits,
   step = 1,
@@ -22,6 +25,7 @@ export function Figure({
   onChange,
 }: {
   readonly label: string;
+  readonly labelWidth?: string;
   readonly value: number;
   readonly limits: readonly [number, number];
   readonly step?: number;
@@ -31,7 +35,7 @@ export function Figure({
   return (
     <Stepper
       label={label}
-      labelWidth="auto"
+      labelWidth={labelWidth}
       value={value}
       limits={limits}
       step={step}
@@ -45,7 +49,22 @@ export function Figure({
 /** The counts of breath as a small table: the first round, and what each round adds. */
 export function Counts({ draft, errors, set }: DraftProps) {
   const columns = ['in', 'hold', 'out', 'rest'] as const;
-  const row = (label: string, name: 'counts' | 'growing', values: CountRow) => (
+  const { further } = draft;
+  const never = further.music.least;
+  const change = (name: 'counts' | 'growing' | 'least', column: Column, value: number) =>
+    set(
+      name === 'least'
+        ? {
+            further: {
+              ...further,
+              music: withFields(further.music, {
+                least: withColumn(never, column, value > 0 ? value : undefined),
+              }),
+            },
+          }
+        : { [name]: { ...draft[name], [column]: value } },
+    );
+  const row = (label: string, name: 'counts' | 'growing' | 'least', values: CountRow) => (
     <tr>
       <Box as="th" textAlign="left" fontWeight={400} pr="16px">
         {label}
@@ -59,7 +78,7 @@ export function Counts({ draft, errors, set }: DraftProps) {
             value={values[column]}
             limits={name === 'growing' ? [-64, 64] : [0, 64]}
             disabled={false}
-            onChange={(value) => set({ [name]: { ...values, [column]: value } })}
+            onChange={(value) => change(name, column, value)}
           />
         </Box>
       ))}
@@ -81,6 +100,13 @@ export function Counts({ draft, errors, set }: DraftProps) {
         <tbody>
           {row('first round', 'counts', draft.counts)}
           {row('each round adds', 'growing', draft.growing)}
+          {columns.some((column) => draft.growing[column] < 0) &&
+            row('never under', 'least', {
+              in: never?.in ?? 0,
+              hold: never?.hold ?? 0,
+              out: never?.out ?? 0,
+              rest: never?.rest ?? 0,
+            })}
         </tbody>
       </Box>
       {errors.counts && (
@@ -96,6 +122,7 @@ export function Counts({ draft, errors, set }: DraftProps) {
           onChange={(event) => set({ outOn: event.currentTarget.value })}
         />
       </Box>
+      <BreathFurther draft={draft} errors={errors} set={set} />
       {(draft.counts.hold > 0 || draft.growing.hold > 0) && (
         <Label mt="6px">
           Held breath is not for everyone: name an unheld exercise below for who cannot.

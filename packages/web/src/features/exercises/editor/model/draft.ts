@@ -2,6 +2,7 @@ import type { Exercise } from '@wide-fern/contract';
 import { writeWatched } from '@wide-fern/words';
 import {
   degreesOfText,
+  writeChords,
   writeDegree,
   writeLine,
   writeSlide,
@@ -23,6 +24,7 @@ import {
   type Shape,
 } from '@wide-fern/core';
 
+import { furtherOf, nothingFurther, type Further } from './further';
 import { passDraft, type PassDraft } from './passes';
 
 /** The counts of breath: the first round's, and what each further round adds. */
@@ -54,7 +56,10 @@ export interface ExerciseDraft {
   readonly passes: readonly PassDraft[];
   readonly passesOver: Passes['over'];
   readonly ask: string;
-  readonly accompaniment: Exercise['accompaniment'];
+  /** What the instrument plays under it: notes it holds or chords it plays, each as it is typed. */
+  readonly played: 'nothing' | 'drone' | 'chords';
+  readonly playedTones: string;
+  readonly playedChords: string;
   readonly cautions: readonly string[];
   readonly countIn: number;
   readonly breathBeats: number;
@@ -71,8 +76,8 @@ export interface ExerciseDraft {
   readonly after: number;
   readonly demonstration: Demonstration;
   readonly breathing: Breathing;
-  /** What the form does not show, as the exercise has it. */
-  readonly unshown: Unshown | undefined;
+  /** What most exercises do without. */
+  readonly further: Further;
   readonly keys: Exercise['keys'];
   readonly kind: Kind;
   readonly mode: Mode;
@@ -135,7 +140,9 @@ export const emptyDraft: ExerciseDraft = {
   passes: [],
   passesOver: 'keys',
   ask: '',
-  accompaniment: undefined,
+  played: 'nothing',
+  playedTones: '1 5',
+  playedChords: '1 3 5 : 4 | 4 6 8 : 4',
   cautions: [],
   countIn: 4,
   breathBeats: 2,
@@ -152,7 +159,7 @@ export const emptyDraft: ExerciseDraft = {
   after: 0,
   demonstration: 'no',
   breathing: 'together',
-  unshown: undefined,
+  further: nothingFurther,
   keys: undefined,
   kind: 'pattern',
   mode: 'major',
@@ -244,29 +251,18 @@ function shownChoices(usual: Exercise['usual']): Partial<ExerciseDraft> {
   };
 }
 
-/** What the form does not show and must not lose. */
-export interface Unshown {
-  readonly exercise: Pick<Exercise, 'family' | 'easier' | 'harder' | 'strains' | 'held'>;
-  readonly usual: Pick<Exercise['usual'], 'reset' | 'countInEach'>;
-  /** Of the music, while it stays of its kind. */
-  readonly music: { readonly kind: Kind; readonly fields: Readonly<Record<string, unknown>> };
-}
-
-const unshownMusic = ['least', 'emptyFirst', 'way', 'arms', 'ownPitch', 'distinct'] as const;
-const there = (fields: Readonly<Record<string, unknown>>): Record<string, unknown> =>
-  Object.fromEntries(Object.entries(fields).filter(([, value]) => value !== undefined));
-
-function unshownOf({ family, easier, harder, strains, held, usual, music }: Exercise): Unshown {
-  const { reset, countInEach } = usual;
-  const fields = music as unknown as Readonly<Record<string, unknown>>;
-  return {
-    exercise: there({ family, easier, harder, strains, held }),
-    usual: there({ reset, countInEach }),
-    music: {
-      kind: music.kind,
-      fields: there(Object.fromEntries(unshownMusic.map((name) => [name, fields[name]]))),
-    },
-  };
+/** What the instrument plays, as it is typed. */
+function playedFields(
+  accompaniment: Exercise['accompaniment'],
+  mode: Mode,
+): Partial<ExerciseDraft> {
+  if (!accompaniment) return {};
+  return accompaniment.kind === 'drone'
+    ? {
+        played: 'drone',
+        playedTones: accompaniment.tones.map((tone) => writeDegree(tone, mode)).join(' '),
+      }
+    : { played: 'chords', playedChords: writeChords(accompaniment.chords, mode) };
 }
 
 /** An exercise as a draft, to be changed. */
@@ -298,13 +294,13 @@ export function draftOf(exercise: Exercise): ExerciseDraft {
     passes: passes?.each.map(passDraft) ?? [],
     passesOver: passes?.over ?? 'keys',
     ask: passes?.ask ?? '',
-    accompaniment: same.accompaniment,
+    ...playedFields(same.accompaniment, 'mode' in music ? music.mode : 'major'),
     keys,
     anchor: same.anchor,
     image: same.image ?? '',
     breathing: same.breathing ?? 'together',
     ...shownChoices(usual),
-    unshown: unshownOf(exercise),
+    further: furtherOf(exercise),
     kind: music.kind,
     ...('mode' in music ? { mode: music.mode } : {}),
     metre: ('metre' in music ? music.metre : undefined) ?? null,

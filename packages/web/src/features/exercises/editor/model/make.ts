@@ -3,13 +3,17 @@ import { cautions, readWatched, typedProblemInWords } from '@wide-fern/words';
 import {
   cautionsNeeded,
   isNote,
+  isPitched,
+  readChords,
   readLine,
   readMovement,
   readSlide,
+  type Accompaniment,
   type Music,
   type PatternEvent,
 } from '@wide-fern/core';
 import type { ExerciseDraft } from './draft';
+import { ofKind } from './further';
 import { passesOf, wordsOf } from './passes';
 
 /** What a draft makes: music, or what is wrong in which field. */
@@ -169,6 +173,25 @@ export function musicOf(draft: ExerciseDraft): Made<Music> {
   }
 }
 
+/** What the instrument plays under it, as far as it is sung at all. */
+function playedOf(draft: ExerciseDraft, music: Music): Made<Accompaniment | undefined> {
+  const { played, mode } = draft;
+  if (played === 'nothing' || !isPitched(music)) return { kind: 'made', made: undefined };
+  if (played === 'drone') {
+    const tones = steps(draft.playedTones, 'playedTones', draft);
+    if (tones.kind === 'wrong') return tones;
+    return { kind: 'made', made: { kind: 'drone', tones: tones.made } };
+  }
+  const read = readChords(draft.playedChords, mode);
+  if (read.kind === 'problem') {
+    return wrong(
+      'playedChords',
+      `Chord ${read.chord} is not understood. Write its steps, a colon, its beats: “1 3 5 : 4”.`,
+    );
+  }
+  return { kind: 'made', made: { kind: 'chords', chords: read.chords } };
+}
+
 /** The fields of the form by what the schema calls them. */
 const fieldOf: Readonly<Record<string, string>> = { usual: 'usual', music: 'music' };
 
@@ -176,15 +199,15 @@ const fieldOf: Readonly<Record<string, string>> = { usual: 'usual', music: 'musi
 export function exerciseOf(draft: ExerciseDraft, id: string, version: number): Made<Exercise> {
   const read = musicOf(draft);
   if (read.kind === 'wrong') return read;
-  const { unshown } = draft;
-  // What the form does not show stays with the music it belongs to.
-  const own = unshown?.music.kind === draft.kind ? unshown.music.fields : {};
-  const music = { ...read.made, ...own };
+  const played = playedOf(draft, read.made);
+  if (played.kind === 'wrong') return played;
+  const { further } = draft;
+  const music = { ...read.made, ...ofKind(draft.kind, further.music) };
   const passes = passesOf(draft);
   const core = {
     phase: draft.phase,
     anchor: draft.anchor,
-    ...unshown?.exercise,
+    ...further.exercise,
     effort: draft.effort,
     needs: [...draft.needs],
     steps: linesOf(draft.steps),
@@ -222,14 +245,14 @@ export function exerciseOf(draft: ExerciseDraft, id: string, version: number): M
       ...(draft.tempoStep === 0 ? {} : { tempoStep: draft.tempoStep }),
       ...(draft.coach === 0 ? {} : { coach: draft.coach }),
       ...(draft.after === 0 ? {} : { after: draft.after }),
-      ...unshown?.usual,
+      ...further.usual,
     },
     ...(draft.keys ? { keys: draft.keys } : {}),
     ...(draft.ages.length > 0 ? { ages: [...draft.ages] } : {}),
     ...(draft.relay.trim() === '' ? {} : { relay: draft.relay }),
     ...(draft.source ? { source: draft.source } : {}),
     ...(draft.aim ? { aim: draft.aim } : {}),
-    ...(draft.accompaniment ? { accompaniment: draft.accompaniment } : {}),
+    ...(played.made ? { accompaniment: played.made } : {}),
   };
   const checked = exerciseSchema.safeParse(whole);
   if (checked.success) return { kind: 'made', made: checked.data };
