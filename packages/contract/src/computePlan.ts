@@ -56,6 +56,7 @@ export const plannerProblemSchema: z.ZodType<PlannerProblem> = z
       .refine((all) => alike(all.map((one) => one.id)), 'Each candidate needs an id of its own.'),
     pinned: z.array(id).max(100),
     excluded: z.array(id).max(5000),
+    included: z.array(id).max(100).optional(),
     alternatives: z.int().min(0).max(5),
   })
   .refine(

@@ -56,6 +56,7 @@ const problem: fc.Arbitrary<PlannerProblem> = fc.integer({ min: 1, max: 12 }).ch
         ),
       )
       .map((phases) => [...phases]),
+    included: fc.constantFrom([], [], [], ['e0'], ['e1', 'e2']),
     wishes: fc.dictionary(fc.constantFrom(...skills), fc.integer({ min: 1, max: 3 })),
     needs: fc.record({
       S: fc.record({ top: fc.constant([73, 80] as const) }),
@@ -99,6 +100,8 @@ function without(of: PlannerProblem, wish: string): PlannerProblem {
       return { ...of, phases: phases({ strong: 1000 }) };
     case 'pin':
       return { ...of, pinned: of.pinned.filter((one) => one !== id) };
+    case 'included':
+      return { ...of, included: (of.included ?? []).filter((one) => one !== id) };
     default:
       return { ...of, excluded: of.excluded.filter((one) => one !== id) };
   }
@@ -178,4 +181,5 @@ const allWishes = (of: PlannerProblem): string[] => [
   ...of.phases.flatMap(({ id }) => [`phase:${id}`, `least:${id}`, `most:${id}`, `effort:${id}`]),
   ...of.pinned.map((id) => `pin:${id}`),
   ...of.excluded.map((exercise) => `excluded:${exercise}`),
+  ...(of.included ?? []).map((exercise) => `included:${exercise}`),
 ];

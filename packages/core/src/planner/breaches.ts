@@ -37,10 +37,10 @@ function isLedUpTo(
 
 /**
  * What a selection breaks, by name: over, under, phase:ID, least:ID, most:ID, effort:ID, pin:ID,
- * excluded:EXERCISE, twice:EXERCISE, strong:ID, rise:ID (docs/model.md, section 10).
+ * excluded:EXERCISE, included:EXERCISE, twice:EXERCISE, strong:ID, rise:ID (docs/model.md, section 10).
  */
 export function breachesOf(problem: PlannerProblem, selection: readonly Candidate[]): string[] {
-  const { seconds, slack, phases, pinned, excluded, reached, strongAfter } = problem;
+  const { seconds, slack, phases, pinned, excluded, included = [], reached, strongAfter } = problem;
   const places = placesOf(problem);
   const known = selection.filter(({ phase }) => places.has(phase));
   const total = selection.reduce((sum, one) => sum + one.seconds, 0);
@@ -61,6 +61,9 @@ export function breachesOf(problem: PlannerProblem, selection: readonly Candidat
   for (const { exercise } of selection) times.set(exercise, (times.get(exercise) ?? 0) + 1);
   for (const exercise of excluded) {
     if (times.has(exercise)) breaches.push(`excluded:${exercise}`);
+  }
+  for (const exercise of new Set(included)) {
+    if (!times.has(exercise)) breaches.push(`included:${exercise}`);
   }
   for (const [exercise, count] of times) if (count > 1) breaches.push(`twice:${exercise}`);
   for (const one of known) {

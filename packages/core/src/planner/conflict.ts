@@ -5,7 +5,7 @@ import type { Wish } from './rules';
 
 /** Everything that is wished of a plan and could be given up, by name. */
 function wishesOf(problem: PlannerProblem): readonly Wish[] {
-  const { phases, pinned, excluded, strongAfter } = problem;
+  const { phases, pinned, excluded, included = [], strongAfter } = problem;
   const strong = usableOf(problem, new Set(['strong'])).some((one) => one.strong);
   return [
     ...phases.flatMap(({ id, required, least, most }): Wish[] => [
@@ -16,6 +16,7 @@ function wishesOf(problem: PlannerProblem): readonly Wish[] {
     ]),
     ...(strong && strongAfter.length > 0 ? (['strong'] as const) : []),
     ...[...new Set(excluded)].map((exercise): Wish => `excluded:${exercise}`),
+    ...[...new Set(included)].map((exercise): Wish => `included:${exercise}`),
     ...[...new Set(pinned)].map((id): Wish => `pin:${id}`),
     'under',
   ];

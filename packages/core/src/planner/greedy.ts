@@ -31,9 +31,11 @@ const mostChanges = 60;
 /** What a plan is looked for among: what can be chosen and is not of an earlier plan, and what has to be. */
 export function groundOf(problem: PlannerProblem, earlier: readonly ReadonlySet<string>[]) {
   const pins = new Set(problem.pinned);
+  const asked = new Set(problem.included);
   // Of what was in an earlier plan nothing: then half of the time is never exceeded.
   const usable = usableOf(problem).filter(
-    (one) => pins.has(one.id) || !earlier.some((exercises) => exercises.has(one.exercise)),
+    ({ id, exercise }) =>
+      pins.has(id) || asked.has(exercise) || !earlier.some((exercises) => exercises.has(exercise)),
   );
   const held = usable.filter(({ id }) => pins.has(id));
   return {

@@ -11,5 +11,14 @@ export {
   type ApproachId,
   type ApproachPhase,
 } from './approaches';
-export { ask, type PlannerAsked, type Question } from './question';
-export { variantsOf, type PlannableExercise, type PlannerSetting, type Variant } from './variants';
+export { ask, type PhaseWish, type PlannerAsked, type Question } from './question';
+export {
+  variantFor,
+  variantsOf,
+  type OwnPoints,
+  type PlannableExercise,
+  type PlannerSetting,
+  type Variant,
+} from './variants';
+export { servedBy, sharesOf, type Served, type Share } from './shares';
+export type { NeedStep } from './points';

@@ -4,6 +4,7 @@ import { inOrder } from './order';
 import { skillPoints } from './points';
 import type { Candidate, PlannerProblem } from './problem';
 import { needsOf, phasesIn, reachedAtFirst } from './question';
+import { servedBy, sharesOf } from './shares';
 import { freshness } from './variants';
 
 describe('points of a skill', () => {
@@ -97,5 +98,39 @@ describe('the order', () => {
       one('d', 'range', 70),
     ];
     expect(inOrder(problem, all).map(({ id }) => id)).toEqual(['y', 'a', 'd', 'z', 'b', 'c']);
+  });
+});
+
+describe('the shares of the points', () => {
+  const one = (id: string, more: Partial<Candidate>): Candidate => ({
+    ...{ id, exercise: id, phase: 'range', seconds: 60, points: -4, serves: {} },
+    ...{ high: null, low: null, top: null, strong: false },
+    ...more,
+  });
+  const problem = { wishes: { legato: 2, tuning: 1 }, needs: { S: { top: [70, 72] as const } } };
+  const plan = [
+    one('a', { serves: { legato: 60 }, high: { S: 71 } }),
+    one('b', { serves: { legato: 45, tuning: 20 }, high: { S: 72 }, points: -7 }),
+    one('c', { serves: { legato: 90, tuning: 10 } }),
+  ];
+  it('go to whatever comes first, and add up to the points of the plan', () => {
+    const shares = sharesOf(problem, plan);
+    expect(
+      shares.map(({ skills, steps, own, points }) => [skills, steps.length, own, points]),
+    ).toEqual([
+      [{ legato: 8 }, 2, -4, 6],
+      [{ legato: 2 }, 1, -7, -4],
+      // The fourth unit of legato, and the first of tuning, which two of them make together.
+      [{ legato: 2, tuning: 2 }, 0, -4, 0],
+    ]);
+    const sum = shares.reduce((all, { points }) => all + points, 0);
+    expect(sum).toBe(servedBy(problem, plan).points);
+  });
+  it('say how far each part has been, and what stays open', () => {
+    expect(servedBy(problem, plan.slice(0, 1))).toMatchObject({
+      seconds: { legato: 60, tuning: 0 },
+      open: [{ part: 'S', end: 'top', note: 72 }],
+      reached: { S: { high: 71 } },
+    });
   });
 });

@@ -18,7 +18,7 @@ export function skillPoints(seconds: Seconds, weight: number): number {
 }
 
 /** Led seconds on each wished skill, over a selection. */
-function secondsOnSkills(
+export function secondsOnSkills(
   { wishes }: Pick<PlannerProblem, 'wishes'>,
   selection: readonly Pick<Candidate, 'serves'>[],
 ): Record<string, Seconds> {
@@ -59,7 +59,7 @@ export function reachesStep({ high, low }: Candidate, { part, end, note }: NeedS
 
 /** The points of a selection, by where they come from (docs/model.md, section 10). */
 export function pointsOf(
-  problem: PlannerProblem,
+  problem: Pick<PlannerProblem, 'wishes' | 'needs'>,
   selection: readonly Candidate[],
 ): { readonly points: number; readonly parts: PointParts } {
   const led = secondsOnSkills(problem, selection);

@@ -57,6 +57,8 @@ export interface PlannerProblem {
   readonly pinned: readonly string[];
   /** Exercises that must not be in it. */
   readonly excluded: readonly string[];
+  /** Exercises that have to be in it, each in any of its ways. */
+  readonly included?: readonly string[] | undefined;
   /** How many really different plans there should be beside the best one. */
   readonly alternatives: number;
 }

@@ -1,7 +1,7 @@
 import type { Mip } from './mip';
 import { placesOf, type Candidate, type PlannerProblem } from './problem';
 import { addNeeds, addSkills } from './gains';
-import { addOnce, addPinned, addRise, addStrong, addTotals, type Wish } from './rules';
+import { addIncluded, addOnce, addPinned, addRise, addStrong, addTotals, type Wish } from './rules';
 import { Sheet } from './sheet';
 
 /** How a programme is made of a problem. */
@@ -62,6 +62,7 @@ export function usableOf(
 export function programmeOf(problem: PlannerProblem, making: Making = {}): Programme {
   const { without = new Set(), earlier = [], anyWillDo = false } = making;
   const pinned = new Set(problem.pinned.filter((id) => !without.has(`pin:${id}`)));
+  const included = new Set(problem.included);
   const sheet = new Sheet(usableOf(problem, without), ({ id, points }) => ({
     cost: anyWillDo ? 0 : points,
     lower: pinned.has(id) ? 1 : 0,
@@ -69,11 +70,14 @@ export function programmeOf(problem: PlannerProblem, making: Making = {}): Progr
   addTotals(sheet, problem, without);
   addOnce(sheet);
   addPinned(sheet, problem, without);
+  addIncluded(sheet, problem, without);
   if (!without.has('strong')) addStrong(sheet, problem);
   addRise(sheet, problem, placesOf(problem));
   for (const exercises of earlier) {
     const same = sheet.weighed((one) =>
-      exercises.has(one.exercise) && !pinned.has(one.id) ? one.seconds : 0,
+      exercises.has(one.exercise) && !pinned.has(one.id) && !included.has(one.exercise)
+        ? one.seconds
+        : 0,
     );
     sheet.row(-Infinity, problem.seconds * sharedAtMost, same);
   }

@@ -1,10 +1,16 @@
 import { stageWindow } from '../fit/fit';
-import { phaseFraction } from '../exercise/vocabulary';
+import { phaseFraction, type Phase } from '../exercise/vocabulary';
 import type { Tonight } from '../plan/keys';
 import type { MidiNote, Seconds } from '../units';
 import { visitsOf, type Approach } from './approaches';
 import type { PlannerNeed, PlannerPhase, PlannerProblem } from './problem';
 import { variantsOf, type PlannableExercise, type PlannerSetting, type Variant } from './variants';
+
+/** The least and the most time of a phase, where it is asked for. */
+export interface PhaseWish {
+  readonly least?: Seconds | undefined;
+  readonly most?: Seconds | undefined;
+}
 
 /** What is asked of a warm-up. */
 export interface Question extends PlannerSetting {
@@ -15,7 +21,15 @@ export interface Question extends PlannerSetting {
   /** Segments that stay as they are. */
   readonly pinned?: readonly Variant[] | undefined;
   readonly excluded?: readonly string[] | undefined;
+  /** Exercises that have to be in it, in any way. */
+  readonly included?: readonly string[] | undefined;
+  /** Other limits of phases than the approach has, by phase. */
+  readonly limits?: Readonly<Partial<Record<Phase, PhaseWish>>> | undefined;
+  /** Whether nothing strong may be in it. */
+  readonly quiet?: boolean | undefined;
   readonly alternatives?: number | undefined;
+  /** Where ways are remembered from another question with the same setting. */
+  readonly ways?: typeof variantsOf | undefined;
 }
 
 /** A question as the planner takes it, and what each of its candidates is. */
@@ -66,34 +80,71 @@ export const phasesIn = (approach: Approach, seconds: Seconds): PlannerPhase[] =
     most: Math.max(Math.ceil((seconds * most) / 100), Math.min(seconds, roomForOne)),
   }));
 
+/** The phases with what is asked of each: phases that only what is asked for needs come at the end. */
+function phasesAsked(question: Question, further: ReadonlySet<Phase>): PlannerPhase[] {
+  const { approach, seconds, limits = {} } = question;
+  const phaseOf = new Map(visitsOf(approach).map(({ id, phase }) => [id, phase]));
+  const known = new Set(phaseOf.values());
+  const more = [...further]
+    .filter((phase) => !known.has(phase))
+    .map((id): PlannerPhase => ({ id, required: false, least: 0, most: seconds, strong: 1 }));
+  return [...phasesIn(approach, seconds), ...more].map((one) => {
+    const { least = one.least, most = one.most } =
+      limits[phaseOf.get(one.id) ?? (one.id as Phase)] ?? {};
+    return { ...one, least, most: Math.max(most, least) };
+  });
+}
+
+/** A segment that stands twice has an exercise of its own: only what is chosen may not come again. */
+function apart(pinned: readonly Variant[]): Variant[] {
+  const times = new Map<string, number>();
+  return pinned.map((variant) => {
+    const { candidate } = variant;
+    const time = (times.get(candidate.exercise) ?? 0) + 1;
+    times.set(candidate.exercise, time);
+    const exercise = time === 1 ? candidate.exercise : `${candidate.exercise}#${time}`;
+    return { ...variant, candidate: { ...candidate, exercise } };
+  });
+}
+
 /** Phases that lead the voice up to strong singing. */
 const leadingUp = ['onset', 'resonance'];
 
 /** Makes a problem of a question: every exercise of a phase in all its ways, and what is known of tonight. */
 export function ask(question: Question): PlannerAsked {
-  const { seconds, exercises, approach, tonight, pinned = [] } = question;
+  const { seconds, exercises, approach, tonight, included = [], ways = variantsOf } = question;
+  const pinned = apart(question.pinned ?? []);
+  const further = new Set<Phase>([
+    ...pinned.map(({ candidate }) => candidate.phase as Phase),
+    ...exercises.filter(({ id }) => included.includes(id)).map(({ phase }) => phase),
+    ...(Object.keys(question.limits ?? {}) as Phase[]),
+  ]);
+  const phases = phasesAsked(question, further);
+  const visits = visitsOf(approach);
+  const phaseOf = (id: string) => visits.find((visit) => visit.id === id)?.phase ?? id;
   const variants = new Map<string, Variant>();
-  for (const visit of visitsOf(approach)) {
+  for (const { id: visit } of phases) {
     for (const exercise of exercises) {
-      if (exercise.phase !== visit.phase) continue;
-      for (const variant of variantsOf(exercise, question, visit.id)) {
+      if (exercise.phase !== phaseOf(visit)) continue;
+      for (const variant of ways(exercise, question, visit)) {
+        if (question.quiet && variant.candidate.strong) continue;
         variants.set(variant.candidate.id, variant);
       }
     }
   }
   for (const variant of pinned) variants.set(variant.candidate.id, variant);
-  const phases = phasesIn(approach, seconds);
   const problem: PlannerProblem = {
     seconds,
     slack: Math.min(seconds, usualSlack),
     reached: approach.rise ? reachedAtFirst(tonight) : null,
-    strongAfter: phases.flatMap(({ id }) => (leadingUp.includes(id) ? [id] : [])),
+    strongAfter: visits.flatMap(({ id }) => (leadingUp.includes(id) ? [id] : [])),
     phases,
     wishes: question.wishes,
     needs: needsOf(tonight),
     candidates: [...variants.values()].map(({ candidate }) => candidate),
     pinned: pinned.map(({ candidate }) => candidate.id),
     excluded: question.excluded ?? [],
+    ...(included.length > 0 ? { included: [...included] } : {}),
     alternatives: question.alternatives ?? 2,
   };
   return { problem, variants };

@@ -10,7 +10,8 @@ export type Wish =
   | `most:${string}`
   | `effort:${string}`
   | `pin:${string}`
-  | `excluded:${string}`;
+  | `excluded:${string}`
+  | `included:${string}`;
 
 type Without = ReadonlySet<Wish>;
 
@@ -59,6 +60,22 @@ export function addPinned(sheet: Sheet, { pinned }: PlannerProblem, without: Wit
   const ids = new Set(sheet.usable.map(({ id }) => id));
   for (const id of pinned) {
     if (!without.has(`pin:${id}`) && !ids.has(id)) sheet.row(1, Infinity, []);
+  }
+}
+
+/** What is asked for by name is there in one of its ways. */
+export function addIncluded(
+  sheet: Sheet,
+  { included = [] }: PlannerProblem,
+  without: Without,
+): void {
+  for (const exercise of included) {
+    if (without.has(`included:${exercise}`)) continue;
+    sheet.row(
+      1,
+      Infinity,
+      sheet.each((one) => one.exercise === exercise),
+    );
   }
 }
 

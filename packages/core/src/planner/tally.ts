@@ -14,6 +14,8 @@ interface Weighed {
   /** In the order of its skills. */
   readonly led: readonly number[];
   readonly steps: readonly number[];
+  /** Which of the exercises that are asked for it is; −1 for none of them. */
+  readonly asked: number;
 }
 
 /** A missing segment weighs as much as so many seconds too many or too few. */
@@ -41,6 +43,9 @@ export class Tally {
   private risings = 0;
   private pointsNow = 0;
   private offPhases = 0;
+  /** How often each exercise that is asked for is chosen. */
+  private readonly askedFor: number[];
+  private absent: number;
 
   constructor(
     private readonly problem: PlannerProblem,
@@ -54,6 +59,9 @@ export class Tally {
     this.weights = skills.map((skill) => problem.wishes[skill]!);
     this.led = skills.map(() => 0);
     this.reached = steps.map(() => 0);
+    const asked = [...new Set(problem.included)];
+    this.askedFor = asked.map(() => 0);
+    this.absent = asked.length;
     this.spent = phases.map(() => 0);
     this.count = phases.map(() => 0);
     this.strong = phases.map(() => 0);
@@ -69,6 +77,7 @@ export class Tally {
         skills: served,
         led: served.map((i) => one.serves[skills[i]!]!),
         steps: steps.flatMap((step, i) => (reachesStep(one, step) ? [i] : [])),
+        asked: asked.indexOf(one.exercise),
       };
     });
   }
@@ -92,7 +101,8 @@ export class Tally {
   /** By how many seconds the rules of time, of phases and of effort are missed; 0 where they are kept. */
   get off(): number {
     const { seconds, slack } = this.problem;
-    const { total, offPhases } = this;
+    const { total } = this;
+    const offPhases = this.offPhases + missing * this.absent;
     if (total > seconds) return offPhases + total - seconds;
     if (total < seconds - slack) return offPhases + seconds - slack - total;
     return offPhases;
@@ -144,6 +154,12 @@ export class Tally {
       this.strongs += sign;
     }
     if (one.rises !== null) this.risings += sign;
+    if (one.asked >= 0) {
+      const before = this.askedFor[one.asked]!;
+      this.askedFor[one.asked] = before + sign;
+      if (before === 0) this.absent -= 1;
+      else if (before + sign === 0) this.absent += 1;
+    }
     const off = this.offOf(place);
     this.offPhases += off - this.offIn[place]!;
     this.offIn[place] = off;

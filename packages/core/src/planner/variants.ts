@@ -34,10 +34,23 @@ export interface PlannerSetting {
   readonly ages?: readonly Age[] | undefined;
 }
 
+/** A segment's own points, by where they come from. */
+export interface OwnPoints {
+  /** For what was not led lately; the other way round where one keeps what is known. */
+  readonly fresh: number;
+  /** Below 0: how near to their limits it brings the parts. */
+  readonly strain: number;
+  /** Below 0: how far it is above what the choir finds easy to learn. */
+  readonly level: number;
+  /** Below 0: what another segment takes for its talk and its change. */
+  readonly change: number;
+}
+
 /** One way of doing an exercise: the candidate, and what is chosen for it. */
 export interface Variant {
   readonly candidate: Candidate;
   readonly choices: SegmentChoices;
+  readonly own: OwnPoints;
 }
 
 /** So much another segment has to bring at least, for its talk and its change. */
@@ -156,6 +169,55 @@ const suits = (
   !needs.some((need) => forbids.includes(need)) &&
   (!ages || ages.some((age) => here.includes(age)));
 
+/** Whether it can be sung tonight as it is chosen; what has no keys always can. */
+const canBeSung = ({ music }: PlannableExercise, { keys }: ComputedSegment): boolean =>
+  !isPitched(music) ||
+  onOwnPitch(music) !== undefined ||
+  (keys.kind !== 'none' && Boolean(keys.sung));
+
+/** A segment as the planner weighs it, whatever was chosen for it. */
+function weighed(
+  id: string,
+  exercise: PlannableExercise,
+  choices: SegmentChoices,
+  setting: PlannerSetting,
+  phase: string,
+): { readonly variant: Variant; readonly computed: ComputedSegment; readonly led: Seconds } {
+  const { tonight, level, ledAgo, approach } = setting;
+  const computed = computeSegment({ id: exercise.id, exercise, choices }, tonight);
+  const led = ledSeconds(computed, choices);
+  const own: OwnPoints = {
+    fresh: freshness(ledAgo[exercise.id], approach.habit),
+    strain: -strainOf(computed) || 0,
+    level: -perDifficulty * Math.max(0, exercise.difficulty - level) || 0,
+    change: -forAnother,
+  };
+  const candidate: Candidate = {
+    id,
+    exercise: exercise.id,
+    phase,
+    // A plan never takes longer than it says.
+    seconds: Math.ceil(computed.seconds - 1e-6),
+    points: own.fresh + own.strain + own.level + own.change,
+    serves: servedSeconds(exercise, choices, led),
+    ...notesOf(computed, tonight),
+    strong: exercise.effort >= strongFrom,
+  };
+  return { variant: { candidate, choices, own }, computed, led };
+}
+
+/**
+ * A segment that was chosen already, as the planner weighs it: what is pinned, or stands in a plan made by hand.
+ * @param id the id of its candidate
+ */
+export const variantFor = (
+  id: string,
+  exercise: PlannableExercise,
+  choices: SegmentChoices,
+  setting: PlannerSetting,
+  phase: string = exercise.phase,
+): Variant => weighed(id, exercise, choices, setting, phase).variant;
+
 /**
  * The ways in which an exercise could stand in a phase, shorter and longer (docs/model.md, section 10); none
  * where it cannot be sung tonight, does not suit, or would be strong for too long.
@@ -167,31 +229,11 @@ export function variantsOf(
   phase: string = exercise.phase,
 ): Variant[] {
   if (!suits(exercise, setting)) return [];
-  const { tonight, level, ledAgo, approach } = setting;
-  const isSung = isPitched(exercise.music) && !onOwnPitch(exercise.music);
-  return counts(exercise, approach).flatMap((count): Variant[] => {
+  return counts(exercise, setting.approach).flatMap((count): Variant[] => {
     const choices = chosen(exercise, count, setting);
-    const computed = computeSegment({ id: exercise.id, exercise, choices }, tonight);
-    const { keys } = computed;
-    if (isSung && (keys.kind === 'none' || !keys.sung)) return [];
-    const led = ledSeconds(computed, choices);
-    if (isTooLong(exercise, choices, led)) return [];
-    const points =
-      freshness(ledAgo[exercise.id], approach.habit) -
-      strainOf(computed) -
-      perDifficulty * Math.max(0, exercise.difficulty - level) -
-      forAnother;
-    const candidate: Candidate = {
-      id: `${exercise.id}:${count}${phase === exercise.phase ? '' : `@${phase}`}`,
-      exercise: exercise.id,
-      phase,
-      // A plan never takes longer than it says.
-      seconds: Math.ceil(computed.seconds - 1e-6),
-      points,
-      serves: servedSeconds(exercise, choices, led),
-      ...notesOf(computed, tonight),
-      strong: exercise.effort >= strongFrom,
-    };
-    return [{ candidate, choices }];
+    const id = `${exercise.id}:${count}${phase === exercise.phase ? '' : `@${phase}`}`;
+    const { variant, computed, led } = weighed(id, exercise, choices, setting, phase);
+    if (!canBeSung(exercise, computed) || isTooLong(exercise, choices, led)) return [];
+    return [variant];
   });
 }
