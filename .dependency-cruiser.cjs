@@ -71,6 +71,7 @@ module.exports = {
         '^packages/core/',
         '^packages/words/',
         '^packages/catalogue/',
+        '^packages/solver/',
         '^packages/sound/',
         '^packages/interchange/',
       ],

@@ -1,4 +1,5 @@
 import { noteNamings } from '@wide-fern/core';
+import { ownApproachesSchema } from './building';
 import { line, uuid } from './common';
 import { z } from './zod';
 
@@ -37,6 +38,11 @@ export const choirSchema = z.object({
   phraseSeconds: z.int(),
   /** A choir to look around in: when it is thrown away. Null for every other one. */
   demoUntil: z.iso.datetime().nullable(),
+  /** How its warm-ups are usually made, and what it finds easy to learn. */
+  approach: z.string(),
+  level: z.int().min(1).max(3),
+  /** Approaches of its own. */
+  approaches: ownApproachesSchema,
   /** When it is deleted with everything; null while nobody asked for that. */
   closesAt: z.iso.datetime().nullable(),
 });
@@ -49,6 +55,9 @@ export const changeChoirSchema = z.object({
   accidentals: accidentals.optional(),
   naming: naming.optional(),
   clock: clock.optional(),
+  approach: z.string().min(1).max(60).optional(),
+  level: z.int().min(1).max(3).optional(),
+  approaches: ownApproachesSchema.optional(),
   phraseSeconds: z
     .number('Seconds are a number.')
     .int('Whole seconds, please.')

@@ -1,6 +1,7 @@
 /** Schemas of everything that crosses a boundary; the types are inferred from them. */
 export * from './account';
 export * from './api';
+export * from './building';
 export * from './choir';
 export * from './common';
 export * from './compute';

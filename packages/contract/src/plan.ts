@@ -47,7 +47,11 @@ export const tonightSchema: z.ZodType<Tonight> = z.object({
 });
 
 /** What was chosen for a segment: as usual for the exercise, or changed; start null is the best one. */
-export const choicesSchema = usualChoicesSchema.extend({ start: midiNote.nullable() });
+export const choicesSchema = usualChoicesSchema.extend({
+  start: midiNote.nullable(),
+  /** Whether it stays as it is whatever else is built around it. */
+  pinned: z.boolean().optional(),
+});
 export type Choices = z.infer<typeof choicesSchema>;
 
 export const segmentSchema = z.object({

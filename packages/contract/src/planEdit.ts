@@ -19,7 +19,12 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     /** Starts that change with it, by segment; null for the best one. */
     starts: z.record(segmentId, midiNote.nullable()),
   }),
-  z.object({ kind: z.literal('replace'), document: planDocumentSchema }),
+  /** Another document in its place: another version, or one that was built. */
+  z.object({
+    kind: z.literal('replace'),
+    document: planDocumentSchema,
+    as: z.literal('built').optional(),
+  }),
 ]);
 export type PlanEdit = z.infer<typeof planEditSchema>;
 
@@ -47,6 +52,7 @@ export const editFactSchema = z.discriminatedUnion('code', [
       'tempoStep',
       'bySteps',
       'countInEach',
+      'pinned',
     ]),
     value: z.union([z.number(), z.boolean(), z.enum(shapes), z.enum(demonstrations), z.null()]),
   }),
@@ -54,5 +60,6 @@ export const editFactSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('reset'), name, every: z.int().min(1).nullable() }),
   z.object({ code: z.literal('tonight') }),
   z.object({ code: z.literal('replaced') }),
+  z.object({ code: z.literal('built'), segments: z.int().min(0) }),
 ]);
 export type EditFact = z.infer<typeof editFactSchema>;

@@ -32,6 +32,7 @@ const choiceNames = [
   'bySteps',
   'shape',
   'start',
+  'pinned',
 ] as const satisfies readonly (keyof Choices)[];
 
 /** A choice to be compared: what was never chosen is the same as what was taken back. */

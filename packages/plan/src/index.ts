@@ -15,3 +15,4 @@ export * from './needs';
 export * from './open';
 export * from './proposal';
 export { candidate } from './remembered';
+export * from './building';

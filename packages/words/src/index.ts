@@ -14,6 +14,7 @@ export * from './typed';
 export * from './voices';
 export * from './wanted';
 export * from './agenda';
+export * from './building';
 export * from './plan/carryOver';
 export * from './plan/compare';
 export * from './plan/edits';

@@ -11,8 +11,9 @@ export {
   type ApproachId,
   type ApproachPhase,
 } from './approaches';
-export { ask, type PhaseWish, type PlannerAsked, type Question } from './question';
+export { ask, needsOf, type PhaseWish, type PlannerAsked, type Question } from './question';
 export {
+  strongFrom,
   variantFor,
   variantsOf,
   type OwnPoints,

@@ -18,6 +18,8 @@ export interface Question extends PlannerSetting {
   readonly exercises: readonly PlannableExercise[];
   /** How much each skill is wished for: 1 to 3. */
   readonly wishes: Readonly<Record<string, number>>;
+  /** How far each part has to be brought; as tonight's music asks where it is not said. */
+  readonly needs?: Readonly<Record<string, PlannerNeed>> | undefined;
   /** Segments that stay as they are. */
   readonly pinned?: readonly Variant[] | undefined;
   readonly excluded?: readonly string[] | undefined;
@@ -91,7 +93,8 @@ function phasesAsked(question: Question, further: ReadonlySet<Phase>): PlannerPh
   return [...phasesIn(approach, seconds), ...more].map((one) => {
     const { least = one.least, most = one.most } =
       limits[phaseOf.get(one.id) ?? (one.id as Phase)] ?? {};
-    return { ...one, least, most: Math.max(most, least) };
+    // What may have no time at all is not asked for either.
+    return { ...one, least, most: Math.max(most, least), required: one.required && most > 0 };
   });
 }
 
@@ -140,7 +143,7 @@ export function ask(question: Question): PlannerAsked {
     strongAfter: visits.flatMap(({ id }) => (leadingUp.includes(id) ? [id] : [])),
     phases,
     wishes: question.wishes,
-    needs: needsOf(tonight),
+    needs: question.needs ?? needsOf(tonight),
     candidates: [...variants.values()].map(({ candidate }) => candidate),
     pinned: pinned.map(({ candidate }) => candidate.id),
     excluded: question.excluded ?? [],

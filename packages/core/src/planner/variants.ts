@@ -59,7 +59,8 @@ const perDifficulty = 2;
 /** More singing than this at effort 4 or 5 needs a break of so long. */
 const longestStrong: Seconds = 60;
 const leastBreak: Seconds = 5;
-const strongFrom = 4;
+/** Effort from which a segment is strong. */
+export const strongFrom = 4;
 const leastKeys = 3;
 
 /** How fresh an exercise is: 3 never or long not, 0 last time; the other way round where one keeps what is known. */

@@ -41,6 +41,8 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
     case 'tonight':
       return [{ code: 'tonight' }];
     case 'replace':
-      return [{ code: 'replaced' }];
+      return edit.as === 'built'
+        ? [{ code: 'built', segments: after.segments.length }]
+        : [{ code: 'replaced' }];
   }
 }

@@ -30,6 +30,9 @@ export const showChoir = (choir: Choir): ChoirView => ({
   naming: choir.naming ?? 'octaves',
   clock: choir.clock ?? '24',
   phraseSeconds: choir.phraseSeconds ?? usualPhrase.mixed,
+  approach: choir.approach ?? 'evening-after-work',
+  level: choir.level ?? 2,
+  approaches: choir.approaches ?? [],
   demoUntil: choir.demoUntil?.toISOString() ?? null,
   closesAt: choir.closesAt?.toISOString() ?? null,
 });
@@ -41,6 +44,9 @@ const settings = {
   naming: 'how notes are named',
   clock: 'how times of day are shown',
   phraseSeconds: 'how long a breath lasts',
+  approach: 'how its warm-ups are usually made',
+  level: 'what it finds easy to learn',
+  approaches: 'its own ways of making warm-ups',
 } as const;
 
 /** Changes what was sent, and keeps the rest. */

@@ -183,6 +183,9 @@ describe('a choir', () => {
       accidentals: 'sharps',
       timeZone: 'Europe/Oslo',
       phraseSeconds: 9,
+      approach: 'evening-after-work',
+      level: 2,
+      approaches: [],
     });
     await change({ timeZone: 'Fern/Nowhere' }).expect(400);
     await change({ name: ' ' }).expect(400);

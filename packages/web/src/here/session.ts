@@ -1,4 +1,4 @@
-import type { ClockKind, Role, Session } from '@wide-fern/contract';
+import type { ClockKind, OwnApproach, Role, Session } from '@wide-fern/contract';
 import type { AccidentalPreference, NoteNames, NoteNaming } from '@wide-fern/core';
 import { useRouteLoaderData } from 'react-router';
 import { choirQuery, queryClient, sessionQuery } from '@wide-fern/client';
@@ -18,6 +18,10 @@ export interface Here {
     /** Both in one, as whatever writes a note takes it. */
     readonly writing: NoteNames;
     readonly phraseSeconds: number;
+    /** How its warm-ups are usually made, what it finds easy to learn, and ways of its own. */
+    readonly approach: string;
+    readonly level: number;
+    readonly approaches: readonly OwnApproach[];
     /** A choir to look around in: when it is thrown away. */
     readonly demoUntil: string | null;
     /** When the choir is deleted with everything; null while nobody asked for that. */

@@ -21,6 +21,7 @@ const chosenInWords: {
     `by ${value} ${choices.bySteps ? 'steps of the scale' : 'semitones'}`,
   bySteps: (value) => (value ? 'by steps of the scale' : 'by semitones'),
   shape: (value) => shapeWords[value],
+  pinned: (value) => (value ? 'stays as it is' : 'may be changed'),
   start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),
 };
 

@@ -1,5 +1,6 @@
 import type { EditFact } from '@wide-fern/contract';
 import { tonicName } from '@wide-fern/core';
+import { counted } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
 
 /** What was chosen, as a history lists it: «tempo 90». */
@@ -27,6 +28,8 @@ function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>):
       return value === true ? 'by steps of the scale' : 'by semitones';
     case 'countInEach':
       return value === true ? 'counted in each time' : 'counted in once';
+    case 'pinned':
+      return value === true ? 'stays as it is' : 'may be changed again';
     case 'shape':
       return shapeWords[value as keyof typeof shapeWords];
     case 'start':
@@ -53,6 +56,8 @@ export function editInWords(fact: EditFact): string {
       return 'keys for the sections as they are now';
     case 'replaced':
       return 'another version taken';
+    case 'built':
+      return `a warm-up of ${counted(fact.segments, 'segment', 'segments')} that was built`;
   }
 }
 
@@ -65,6 +70,8 @@ export function editSaid(fact: EditFact): string | undefined {
       return `${fact.name} is left out; undo brings it back.`;
     case 'moved':
       return `${fact.name} is now ${fact.place} of ${fact.of}.`;
+    case 'built':
+      return 'The warm-up that was built is your plan now; undo brings the old one back.';
     default:
       return undefined;
   }

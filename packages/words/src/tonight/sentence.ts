@@ -52,7 +52,7 @@ export function readiness(
   if (plan.segments.length === 0) {
     return {
       sentence: `${when} has no warm-up yet: ${minutesInWords(plan.allotted)} are set aside for it.`,
-      act: 'Plan the warm-up',
+      act: 'Build the warm-up',
     };
   }
   const act = 'Open the plan';

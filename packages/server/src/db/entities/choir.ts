@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import { roles, type RecordedKind } from '@wide-fern/contract';
+import { roles, type OwnApproach, type RecordedKind } from '@wide-fern/contract';
 import { clocks } from '@wide-fern/contract';
 import { noteNamings, type Trims } from '@wide-fern/core';
 import { Account } from './account';
@@ -9,6 +9,7 @@ export const Choir = defineEntity({
   name: 'Choir',
   checks: [
     { name: 'choir_share_check', expression: 'share_percent >= 1 and share_percent <= 100' },
+    { name: 'choir_level_check', expression: 'level >= 1 and level <= 3' },
     { name: 'choir_phrase_check', expression: 'phrase_seconds >= 2 and phrase_seconds <= 60' },
   ],
   properties: {
@@ -26,6 +27,10 @@ export const Choir = defineEntity({
     phraseSeconds: p.integer().default(9),
     /** What conditions take off a comfort; null for the usual figures. */
     trims: p.json<Trims>().nullable(),
+    /** How its warm-ups are usually made, what it finds easy to learn, and ways of its own. */
+    approach: p.string().length(60).default('evening-after-work'),
+    level: p.integer().default(2),
+    approaches: p.json<OwnApproach[]>().nullable(),
     /** When a choir to look around in is thrown away; null for a real one. */
     demoUntil: p.datetime().nullable(),
     /** When it is deleted with everything; null while nobody asked for that. */

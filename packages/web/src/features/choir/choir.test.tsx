@@ -157,12 +157,15 @@ describe('the choir’s own settings', () => {
     naming: 'german',
     clock: '12',
     phraseSeconds: 9,
+    approach: 'evening-after-work',
+    level: 2,
     demoUntil: null,
     closesAt: null,
   } as const;
+  const whole = { ...saved, approaches: [] };
 
   it('are kept together, and it is said', async () => {
-    const server = serve({ changeChoir: () => saved });
+    const server = serve({ changeChoir: () => whole });
     await show(<Settings />);
     fill(/choir’s name/, '  ');
     click('Keep these');

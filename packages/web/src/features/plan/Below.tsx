@@ -26,6 +26,7 @@ export function Below({
   plan,
   evaluated,
   width,
+  onBuild,
   borderTopWidth,
 }: {
   readonly open: Opened | undefined;
@@ -34,6 +35,7 @@ export function Below({
   readonly plan: EvaluatedPlan;
   readonly evaluated: Evaluated | undefined;
   readonly width: number;
+  readonly onBuild: () => void;
   readonly borderTopWidth: string;
 }) {
   const { setOpen, focusChosen, shortcuts, letters, setLetters, hearing, actions, take } = acts;
@@ -91,6 +93,7 @@ export function Below({
           <NothingPlanned
             mayEdit={mayEdit}
             minutes={plan.allotted / 60}
+            onBuild={onBuild}
             onShelf={() => setOpen('shelf')}
           />
         ))}

@@ -1,14 +1,17 @@
-import { Box } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
+import { MainButton } from '../../ui/MainButton';
 import { Name, WordButton } from '../../ui/words';
 
 /** The bench of an empty plan. */
 export function NothingPlanned({
   mayEdit,
   minutes,
+  onBuild,
   onShelf,
 }: {
   readonly mayEdit: boolean;
   readonly minutes: number;
+  readonly onBuild: () => void;
   readonly onShelf: () => void;
 }) {
   return (
@@ -17,10 +20,15 @@ export function NothingPlanned({
         {minutes} minutes are set aside, and nothing is planned in them.
       </Name>
       {mayEdit ? (
-        <Box mt="8px">
-          Begin with something for the body or the breath.{' '}
-          <WordButton onClick={onShelf}>open the shelf</WordButton>
-        </Box>
+        <Flex mt="10px" gap="16px" align="baseline" wrap="wrap">
+          <MainButton size="sm" onClick={onBuild}>
+            Build the warm-up
+          </MainButton>
+          <Box>
+            or begin by hand, with something for the body or the breath:{' '}
+            <WordButton onClick={onShelf}>open the shelf</WordButton>
+          </Box>
+        </Flex>
       ) : (
         <Box mt="8px">A director or deputy plans it.</Box>
       )}

@@ -1,5 +1,5 @@
-import { useMemo } from 'react';
-import { useParams } from 'react-router';
+import { lazy, Suspense, useMemo } from 'react';
+import { useParams, useSearchParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
@@ -8,6 +8,9 @@ import { clockIn } from '@wide-fern/words';
 import { PlanView } from './PlanView';
 import { SavedWords } from './SavedWords';
 import { usePlanEditor } from './usePlanEditor';
+
+/** Building brings the catalogue along; it is fetched when it is first asked for. */
+const BuildView = lazy(() => import('./build/BuildView').then((it) => ({ default: it.BuildView })));
 
 /** An evening's plan; without a word about which, its first warm-up. */
 export default function PlanPage() {
@@ -18,6 +21,8 @@ export default function PlanPage() {
 function OnePlan({ evening, item }: { readonly evening: string; readonly item: string }) {
   const { choir, account, mayEdit } = useHere();
   const place = useMemo(() => ({ choir: choir.id, evening, item }), [choir.id, evening, item]);
+  const [search, setSearch] = useSearchParams();
+  const isBuilding = search.has('build');
   const editor = usePlanEditor(place, account.id, mayEdit);
   const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
   if (editor.kind === 'loading') {
@@ -41,7 +46,23 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
         <SavedWords store={editor.store} clock={clock} mayEdit={mayEdit} saveNow={editor.saveNow} />
       }
     >
-      <PlanView evening={editor.evening} item={item} store={editor.store} />
+      {isBuilding && mayEdit ? (
+        <Suspense fallback={<Loading what="the building" />}>
+          <BuildView
+            evening={editor.evening}
+            item={item}
+            store={editor.store}
+            onLeave={() => setSearch({})}
+          />
+        </Suspense>
+      ) : (
+        <PlanView
+          evening={editor.evening}
+          item={item}
+          store={editor.store}
+          onBuild={() => setSearch({ build: '' })}
+        />
+      )}
     </Frame>
   );
 }

@@ -34,10 +34,13 @@ export function PlanView({
   evening,
   item,
   store,
+  onBuild,
 }: {
   readonly evening: Evening;
   readonly item: string;
   readonly store: PlanStore;
+  /** Leads to where warm-ups are built. */
+  readonly onBuild: () => void;
 }) {
   const { choir, mayEdit } = useHere();
   const { writing, timeZone } = choir;
@@ -57,7 +60,7 @@ export function PlanView({
   });
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
-  const acts = usePlanActs(store, frame, evaluated);
+  const acts = usePlanActs(store, frame, evaluated, onBuild);
   const { open, setOpen, said, setSaid, actions, go } = acts;
   const chooseSegment = (id: string) => {
     choose(id);
@@ -78,6 +81,11 @@ export function PlanView({
         <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
           sheet for the stand
         </WordLink>
+        {mayEdit && (
+          <WordButton fontSize="13px" onClick={onBuild}>
+            build it
+          </WordButton>
+        )}
         {mayEdit && (
           <MainButton size="xs" onClick={() => setOpen(isShelf ? 'bench' : 'shelf')}>
             Add an exercise
@@ -156,6 +164,7 @@ export function PlanView({
         plan={plan}
         evaluated={evaluated}
         width={width}
+        onBuild={onBuild}
         borderTopWidth={narrow ? '1px' : '2px'}
       />
       <Box px={{ base: '16px', md: '24px' }} bg="paper">

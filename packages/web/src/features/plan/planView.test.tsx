@@ -32,7 +32,10 @@ const document = documentOf('coat-off', 'narrow-hum', 'pulley');
 
 async function view(of = document, role?: 'reader'): Promise<PlanStore> {
   const store = createPlanStore(planOf(of), emptyDocument(tonight));
-  await show(<PlanView evening={evening} item="warm-up" store={store} />, role ? { role } : {});
+  await show(
+    <PlanView evening={evening} item="warm-up" store={store} onBuild={() => undefined} />,
+    role ? { role } : {},
+  );
   return store;
 }
 const press = (key: string, more: object = {}) => fireEvent.keyDown(window, { key, ...more });
@@ -61,7 +64,9 @@ describe('a plan on the page', () => {
     standing.segments[0]!.exercise = { ...standing.segments[0]!.exercise, needs: ['standing'] };
     const store = createPlanStore(planOf(standing), emptyDocument(tonight));
     const seated = { ...evening, forbids: ['standing' as const] };
-    await show(<PlanView evening={seated} item="warm-up" store={store} />);
+    await show(
+      <PlanView evening={seated} item="warm-up" store={store} onBuild={() => undefined} />,
+    );
     const marked = segments().map((one) => /does not allow/.test(one.getAttribute('aria-label')!));
     expect(marked).toEqual([true, false]);
   });
@@ -182,6 +187,7 @@ describe('the keys of a plan', () => {
       hear: () => undefined,
       undo: () => undefined,
       redo: () => undefined,
+      build: () => undefined,
       openShelf: () => undefined,
       toggleKeys: () => undefined,
     });

@@ -149,6 +149,8 @@ function NextEvening({
   const { sentence, act } = readiness(when, plan, choir.writing, misfits, !mayEdit);
   const { start } = itemTime(evening.data, item);
   const moves = movesBySegment(plan, choir.writing);
+  const planPlace = `/evenings/${summary.id}/plan/${item}`;
+  const planTo = plan.segments.length > 0 ? planPlace : `${planPlace}?build`;
   const margin = width < 700 ? 16 : 40;
   return (
     <Box px={`${margin}px`} pt="16px" pb="24px">
@@ -168,7 +170,7 @@ function NextEvening({
         >
           <MainButton
             minW="140px"
-            onClick={() => void navigate(`/evenings/${summary.id}/plan/${item}`)}
+            onClick={() => void navigate(mayEdit ? planTo : planPlace)}
           >
             {mayEdit ? act : 'Look at the plan'}
           </MainButton>
@@ -188,7 +190,7 @@ function NextEvening({
       </Flex>
       <FirstSteps
         isPlanned={plan.segments.length > 0}
-        planTo={`/evenings/${summary.id}/plan/${item}`}
+        planTo={planTo}
       />
       <TonightBands
         evening={evening.data}

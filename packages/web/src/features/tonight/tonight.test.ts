@@ -11,7 +11,7 @@ describe('the sentence of Tonight', () => {
   it('says that nothing is planned, and what to do', () => {
     expect(say(documentOf())).toEqual({
       sentence: 'Tuesday has no warm-up yet: 15 minutes are set aside for it.',
-      act: 'Plan the warm-up',
+      act: 'Build the warm-up',
     });
   });
   it('says that it is ready, how long, and that it reaches what is needed', () => {

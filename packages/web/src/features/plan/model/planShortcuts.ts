@@ -11,6 +11,7 @@ export interface PlanActs {
   readonly hear: () => void;
   readonly undo: () => void;
   readonly redo: () => void;
+  readonly build: () => void;
   readonly openShelf: () => void;
   readonly toggleKeys: () => void;
 }
@@ -59,6 +60,7 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
       match: (event) => letter('U')(event) || (platformUndo(event) && event.shiftKey),
       act: acts.redo,
     },
+    { keys: 'b', words: 'build a warm-up', match: letter('b'), act: acts.build },
     { keys: '/', words: 'shelf', match: letter('/'), act: acts.openShelf },
   ];
 }

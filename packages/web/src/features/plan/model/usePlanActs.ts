@@ -24,6 +24,7 @@ export function usePlanActs(
   store: PlanStore,
   frame: RefObject<HTMLElement | null>,
   evaluated: Evaluated | undefined,
+  build: () => void,
 ) {
   const { mayEdit } = useHere();
   const { undo, redo, document } = store.getState();
@@ -63,6 +64,7 @@ export function usePlanActs(
     hear: hearing.toggle,
     undo,
     redo,
+    build,
     openShelf: () => setOpen('shelf'),
     toggleKeys: () => setOpen(open === 'keys' ? 'bench' : 'keys'),
   });

@@ -1,0 +1,4 @@
+export * from './request';
+export * from './proposal';
+export * from './ways';
+export * from './whyNot';

@@ -1,0 +1,35 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { BuildWish } from '@wide-fern/contract';
+import { conflictInWords, type GivenUp } from '@wide-fern/words';
+import { Name, WordButton } from '../../../ui/words';
+
+/** Wishes that cannot be met together, each with its one act to give it up. */
+export function ConflictView({
+  ways,
+  onWish,
+  onUnpin,
+}: {
+  readonly ways: readonly GivenUp[];
+  readonly onWish: (wish: BuildWish) => void;
+  readonly onUnpin: (segment: string) => void;
+}) {
+  return (
+    <Box role="alert" px={{ base: '16px', md: '24px' }} py="16px" bg="sheet" borderTopWidth="1px">
+      <Name fontSize="18px">{conflictInWords(ways)}</Name>
+      <Box mt="4px">Any one of these makes room for the others:</Box>
+      <Flex direction="column" align="flex-start" gap="4px" mt="6px">
+        {ways.map(({ wish, act, next, unpin }) => (
+          <WordButton
+            key={wish}
+            onClick={() => {
+              if (unpin !== undefined) onUnpin(unpin);
+              else if (next) onWish(next);
+            }}
+          >
+            {act}
+          </WordButton>
+        ))}
+      </Flex>
+    </Box>
+  );
+}

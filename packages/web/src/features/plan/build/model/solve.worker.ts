@@ -1,0 +1,14 @@
+/** Seeks and proves the best plan of a problem, away from the page; it hears nothing until it is done, so it is ended. */
+import { build, type BuildNews, type Built, type PlannerProblem } from '@wide-fern/core';
+import { highsSolver } from '@wide-fern/solver';
+import { expose } from 'comlink';
+import wasm from 'highs/runtime?url';
+
+const solver = highsSolver({ wasm });
+
+const api = {
+  solve: (problem: PlannerProblem, onNews: (news: BuildNews) => void): Promise<Built> =>
+    build(problem, { solver, onNews }),
+};
+export type SolveApi = typeof api;
+expose(api);

@@ -1,0 +1,12 @@
+/** Works out every way of every exercise for an evening, away from the page; it remembers them. */
+import { exercises } from '@wide-fern/catalogue';
+import { rememberedWays, weigh, type BuildRequest, type Weighed } from '@wide-fern/plan';
+import { expose } from 'comlink';
+
+const ways = rememberedWays();
+
+const api = {
+  weigh: (request: BuildRequest): Weighed => weigh(request, [...exercises, ...request.own], ways),
+};
+export type WeighApi = typeof api;
+expose(api);

@@ -1,0 +1,5 @@
+export * from './approaches';
+export * from './conflict';
+export * from './known';
+export * from './open';
+export * from './reasons';
