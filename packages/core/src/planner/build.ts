@@ -21,6 +21,8 @@ export interface Building {
   readonly solver: Solver;
   /** The search for one plan ends after so many seconds with what it has. */
   readonly timeLimit?: number | undefined;
+  /** And the search for a further one; the same where it is not said. */
+  readonly furtherLimit?: number | undefined;
   readonly onNews?: ((news: BuildNews) => void) | undefined;
 }
 
@@ -62,7 +64,12 @@ function planOf(
  */
 export async function build(
   problem: PlannerProblem,
-  { solver, timeLimit = usualTimeLimit, onNews = () => undefined }: Building,
+  {
+    solver,
+    timeLimit = usualTimeLimit,
+    furtherLimit = timeLimit,
+    onNews = () => undefined,
+  }: Building,
 ): Promise<Built> {
   const plans: BuiltPlan[] = [];
   const earlier: ReadonlySet<string>[] = [];
@@ -92,7 +99,7 @@ export async function build(
     };
     const solved: Solved = await solver(programme.mip, {
       start: first && programme.write(first),
-      ...{ timeLimit, gap, onProgress },
+      ...{ timeLimit: number === 0 ? timeLimit : furtherLimit, gap, onProgress },
     });
     if (solved.kind !== 'solution') {
       if (number > 0) break;

@@ -11,7 +11,14 @@ export {
   type ApproachId,
   type ApproachPhase,
 } from './approaches';
-export { ask, needsOf, type PhaseWish, type PlannerAsked, type Question } from './question';
+export {
+  ask,
+  needsOf,
+  phasesAsked,
+  type PhaseWish,
+  type PlannerAsked,
+  type Question,
+} from './question';
 export {
   strongFrom,
   variantFor,

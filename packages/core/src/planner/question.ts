@@ -82,8 +82,14 @@ export const phasesIn = (approach: Approach, seconds: Seconds): PlannerPhase[] =
     most: Math.max(Math.ceil((seconds * most) / 100), Math.min(seconds, roomForOne)),
   }));
 
-/** The phases with what is asked of each: phases that only what is asked for needs come at the end. */
-function phasesAsked(question: Question, further: ReadonlySet<Phase>): PlannerPhase[] {
+/**
+ * The phases with what is asked of each.
+ * @param further phases that only what is asked for needs; those the approach lacks come at the end
+ */
+export function phasesAsked(
+  question: Pick<Question, 'approach' | 'seconds' | 'limits'>,
+  further: ReadonlySet<Phase> = new Set(),
+): PlannerPhase[] {
   const { approach, seconds, limits = {} } = question;
   const phaseOf = new Map(visitsOf(approach).map(({ id, phase }) => [id, phase]));
   const known = new Set(phaseOf.values());

@@ -1,5 +1,6 @@
 import type { BuildWish } from '@wide-fern/contract';
 import { listInWords } from '../counting';
+import { lengthInFigures } from '../time';
 import { phaseWords } from '../labels';
 import type { Phase } from '@wide-fern/core';
 
@@ -26,10 +27,13 @@ export function givenUp(
   {
     nameOf,
     seconds,
+    timeOf,
     segmentName,
   }: {
     readonly nameOf: (exercise: string) => string;
     readonly seconds: number;
+    /** The least and the most time of a phase, by its id. */
+    readonly timeOf: (phase: string) => { readonly least: number; readonly most: number };
     readonly segmentName: (segment: string) => string;
   },
 ): GivenUp {
@@ -47,7 +51,7 @@ export function givenUp(
   });
   switch (kind) {
     case 'under':
-      return made('the whole time filled', 'leave some time free', {
+      return made(`${lengthInFigures(seconds)} filled`, 'leave some time free', {
         ...said,
         seconds: Math.max(60, seconds - 60),
       });
@@ -55,13 +59,13 @@ export function givenUp(
       return made(`some ${inSentence(id)}`, `leave out ${inSentence(id)}`, withLimits({ most: 0 }));
     case 'least':
       return made(
-        `enough ${inSentence(id)}`,
+        `at least ${lengthInFigures(timeOf(id).least)} of ${inSentence(id)}`,
         `ask for less ${inSentence(id)}`,
         withLimits({ least: 0 }),
       );
     case 'most':
       return made(
-        `not too much ${inSentence(id)}`,
+        `at most ${lengthInFigures(timeOf(id).most)} of ${inSentence(id)}`,
         `allow more ${inSentence(id)}`,
         withLimits({ most: seconds }),
       );

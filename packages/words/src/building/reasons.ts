@@ -21,7 +21,9 @@ export function whyInWords(
   const skills = served.map(([skill]) => {
     const led = lengthInFigures(candidate.serves[skill] ?? 0);
     const title = wishes.find((wish) => wish.skill === skill)?.title;
-    return title ? `${led} of ${skill}, which “${title}” still needs.` : `${led} of ${skill}.`;
+    return title
+      ? `Works on ${skill} for ${led}, which “${title}” still needs.`
+      : `Works on ${skill} for ${led}.`;
   });
   const notes = tonight.sections.flatMap(({ id, many }) => {
     const need = tonight.needs.find(({ part }) => part === id);

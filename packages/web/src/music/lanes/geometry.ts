@@ -33,26 +33,36 @@ export interface Lane {
   readonly floor: number;
 }
 
-const laneMargin = { top: 5, floor: 14 } as const;
+/** What is left free above the reach, and below it for rings. */
+export interface LaneMargin {
+  readonly top: number;
+  readonly floor: number;
+}
+const laneMargin: LaneMargin = { top: 5, floor: 14 };
 
 /** Lanes of equal height with the same pixels a semitone in each, stacked with a wider gutter in the middle. */
 export function lanes(
   reaches: readonly PitchRange[],
-  { top, height, gutter }: { top: number; height: number; gutter: number },
+  {
+    top,
+    height,
+    gutter,
+    margin = laneMargin,
+  }: { top: number; height: number; gutter: number; margin?: LaneMargin },
 ): Lane[] {
   const widest = Math.max(1, ...reaches.map(([low, high]) => high - low));
-  const perSemitone = (height - laneMargin.top - laneMargin.floor) / widest;
+  const perSemitone = (height - margin.top - margin.floor) / widest;
   const upper = Math.ceil(reaches.length / 2);
   return reaches.map(([low, high], i) => {
     const laneTop = top + i * height + (i >= upper ? gutter : 0);
     const spare = (widest - (high - low)) * perSemitone;
-    const bottom = laneTop + height - laneMargin.floor - spare / 2;
+    const bottom = laneTop + height - margin.floor - spare / 2;
     return {
       top: laneTop,
       height,
       perSemitone,
       y: (note) => bottom - (note - low) * perSemitone,
-      floor: laneTop + height - 5,
+      floor: laneTop + height - Math.min(5, margin.floor / 2),
     };
   });
 }

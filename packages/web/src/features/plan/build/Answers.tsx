@@ -46,7 +46,9 @@ export function Answers({
         <Box as="h3" fontWeight={650} mb="6px">
           What it leaves open
         </Box>
-        {open.length === 0 && <Box>Nothing that is wished, and no note the music needs.</Box>}
+        {open.length === 0 && (
+          <Box>Nothing: every wish gets its time, and every note the music needs is reached.</Box>
+        )}
         {open.map(({ words, act, next }) => (
           <Flex key={words} justify="space-between" gap="12px" mb="6px">
             <Box>{words}</Box>

@@ -70,7 +70,7 @@ export function BuildSentence({
         {'; '}
         {word('quiet', wish.quiet ? 'nothing loud' : 'strong where it is led up to')}
         {'. '}
-        {limited > 0 && word('phases', 'times of its parts as you said')}
+        {limited > 0 && word('phases', 'Its parts as long as you said')}
         {limited > 0 && '. '}
         {asked > 0 &&
           word(

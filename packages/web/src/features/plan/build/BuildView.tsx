@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { messageOf, newId, type PlanStore } from '@wide-fern/client';
 import type { BuildWish, Evening, Exercise } from '@wide-fern/contract';
+import { phasesAsked } from '@wide-fern/core';
 import {
   choose as chooseFor,
   evaluate,
@@ -247,6 +248,11 @@ function Proposals({
             givenUp(one, wish, {
               nameOf,
               seconds: request.seconds,
+              timeOf: (id) =>
+                phasesAsked(request).find((phase) => phase.id === id) ?? {
+                  least: 0,
+                  most: request.seconds,
+                },
               segmentName: (id) =>
                 document.segments.find((segment) => segment.id === id)?.exercise.name ?? id,
             }),
@@ -434,14 +440,17 @@ function RowState({ row, isStopped }: { readonly row: Row; readonly isStopped: b
 /** Where building has got to, as the page's line says it. */
 function stateInWords({ state, rows, seconds }: Building): string {
   const took = seconds === undefined ? '' : ` in ${seconds.toFixed(1)} s`;
+  const [best] = rows;
+  const isProven = best !== undefined && best.plan.bound <= best.plan.points;
   const ways = `${countInWords(rows.length)} ${formFor(rows.length, 'way', 'ways')}`;
   switch (state) {
     case 'working':
-      return rows.length === 0 ? 'building a first one' : 'a plan stands; looking for better ones';
+      if (rows.length === 0) return 'building a first one';
+      return seconds === undefined
+        ? 'a first one stands; looking for better ones'
+        : `${isProven ? 'proven best' : 'best found'}${took} · looking for different ones`;
     case 'done':
-      return rows[0] && rows[0].plan.bound <= rows[0].plan.points
-        ? `proven best${took} · ${ways}`
-        : `best found${took} · ${ways}`;
+      return `${isProven ? 'proven best' : 'best found'}${took} · ${ways}`;
     case 'stopped':
       return `the best so far · ${ways}`;
     case 'conflict':

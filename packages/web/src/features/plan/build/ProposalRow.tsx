@@ -8,7 +8,7 @@ import { SignShape } from '../../../music/lanes/SignShape';
 import { signScale, signsOf } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
-import { Name } from '../../../ui/words';
+import { Label, Name } from '../../../ui/words';
 import { closedLanes, openedLanes, type RowsLayout } from './drawing/rowLayout';
 
 /** A plan drawn small and to scale: names and keys of its segments above, where each part sings below. */
@@ -46,14 +46,13 @@ export function ProposalRow({
       aria-label={`Proposal: ${label}`}
       bg={isOpen ? 'sheet' : undefined}
       borderBottomWidth="1px"
-      borderLeftWidth={isOpen ? '4px' : 0}
-      borderLeftColor="fern"
+      boxShadow={isOpen ? 'inset 4px 0 0 var(--chakra-colors-fern)' : undefined}
       position="relative"
       py="8px"
     >
       <Flex
         position={narrow ? 'static' : 'absolute'}
-        left={isOpen ? '20px' : '24px'}
+        left="24px"
         top="8px"
         w={narrow ? undefined : '74px'}
         direction={narrow ? 'row' : 'column'}
@@ -78,6 +77,11 @@ export function ProposalRow({
         label={label}
       />
       <Lanes plan={plan} layout={layout} isOpen={isOpen} label={label} />
+      {narrow && isOpen && (
+        <Label px="16px" mt="4px">
+          {plan.segments.map(({ segment }, i) => `${i + 1} ${segment.exercise.name}`).join(' · ')}
+        </Label>
+      )}
       <Box
         position={narrow ? 'static' : 'absolute'}
         left={narrow ? undefined : `${axis.right + 12}px`}
@@ -152,6 +156,9 @@ function Segments({
               onClick={() => onChoose(id)}
               w="100%"
               h="100%"
+              display="flex"
+              flexDirection="column"
+              alignItems="stretch"
               px="4px"
               textAlign="left"
               fontSize="12px"
@@ -169,6 +176,8 @@ function Segments({
                     whiteSpace={oneLine ? 'nowrap' : 'normal'}
                     overflow="hidden"
                     maxH="32px"
+                    overflowWrap="normal"
+                    wordBreak="normal"
                   >
                     {exercise.name}
                   </Name>
@@ -205,10 +214,10 @@ function Lanes({
   readonly label: string;
 }) {
   const { sections } = plan.document.tonight;
-  const { height, lanes, middle } = useMemo(() => {
-    const reaches = sections.map(({ reach }) => reach);
-    return isOpen ? openedLanes(reaches) : closedLanes(reaches);
-  }, [sections, isOpen]);
+  const { height, lanes, middle } = useMemo(
+    () => (isOpen ? openedLanes(sections) : closedLanes(sections)),
+    [sections, isOpen],
+  );
   const end = axis.x(plan.total);
   return (
     <svg
@@ -271,18 +280,23 @@ function Lanes({
                 const { comfort, reach } = section;
                 // Parts on one lane stand beside each other within the time of their key.
                 const shift = isOpen ? 0 : (place - (sections.length - 1) / 2) * 2;
-                return signsOf(
-                  sounding,
-                  repetition,
-                  segment.exercise.music,
-                  computed.placed.from,
-                  false,
-                  { axis, lane: lanes[place]!, comfort, reach },
-                ).map((sign, j) => (
-                  <g key={`${i} ${sounding.part} ${j}`} transform={`translate(${shift} 0)`}>
-                    <SignShape sign={sign} hue={hueOf(section.id, place)} scale={scale} />
-                  </g>
-                ));
+                return (
+                  signsOf(
+                    sounding,
+                    repetition,
+                    segment.exercise.music,
+                    computed.placed.from,
+                    false,
+                    { axis, lane: lanes[place]!, comfort, reach },
+                  )
+                    // What is small says where it lies; its edges are seen when it is opened.
+                    .filter(({ kind }) => isOpen || (kind !== 'wedge' && kind !== 'bars'))
+                    .map((sign, j) => (
+                      <g key={`${i} ${sounding.part} ${j}`} transform={`translate(${shift} 0)`}>
+                        <SignShape sign={sign} hue={hueOf(section.id, place)} scale={scale} />
+                      </g>
+                    ))
+                );
               }),
             )}
           </g>

@@ -41,7 +41,7 @@ export function SegmentWhy({
           {name}
         </Name>
         {cue && <Box fontStyle="italic">{cue}</Box>}
-        <Box as="ul" mt="4px" pl="16px">
+        <Box as="ul" mt="4px" listStyleType="none">
           {whyInWords(segment, context).map((reason) => (
             <li key={reason}>{reason}</li>
           ))}

@@ -5,10 +5,12 @@ import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 
 const solver = highsSolver({ wasm });
+/** A really different plan is worth a look, not a long wait. */
+const furtherLimit = 4;
 
 const api = {
   solve: (problem: PlannerProblem, onNews: (news: BuildNews) => void): Promise<Built> =>
-    build(problem, { solver, onNews }),
+    build(problem, { solver, onNews, furtherLimit }),
 };
 export type SolveApi = typeof api;
 expose(api);

@@ -1,4 +1,10 @@
-import { propose, type BuildRequest, type Proposal, type Proposed } from '@wide-fern/plan';
+import {
+  propose,
+  type BuildRequest,
+  type Proposal,
+  type Proposed,
+  type ProposalNews,
+} from '@wide-fern/plan';
 import { messageOf } from '@wide-fern/client';
 import { useEffect, useMemo, useReducer } from 'react';
 import type { Builder } from './builder';
@@ -19,7 +25,7 @@ export interface Building {
   readonly present: Proposal | undefined;
   readonly conflict: readonly string[];
   readonly message: string;
-  /** How long it took, in seconds, once it is over. */
+  /** How long the best one took, in seconds, once it is over. */
   readonly seconds: number | undefined;
   /** The request all this belongs to. */
   readonly request: BuildRequest | undefined;
@@ -33,7 +39,12 @@ const nothing: Building = {
 type Step =
   | { readonly kind: 'begin'; readonly request: BuildRequest }
   | { readonly kind: 'present'; readonly present: Proposal }
-  | { readonly kind: 'plan'; readonly number: number; readonly plan: Proposal }
+  | {
+      readonly kind: 'plan';
+      readonly number: number;
+      readonly plan: Proposal;
+      readonly seconds?: number;
+    }
   | { readonly kind: 'bound'; readonly number: number; readonly bound: number }
   | { readonly kind: 'over'; readonly proposed: Proposed; readonly seconds: number }
   | { readonly kind: 'stopped' }
@@ -62,11 +73,17 @@ export function after(building: Building, step: Step): Building {
     case 'present':
       return { ...building, present: step.present };
     case 'plan':
-      return { ...building, rows: withRow(building.rows, step.number, { plan: step.plan }) };
+      return {
+        ...building,
+        rows: withRow(building.rows, step.number, { plan: step.plan }),
+        // A second one is sought once the first is known.
+        seconds: building.seconds ?? (step.number > 0 ? step.seconds : undefined),
+      };
     case 'bound':
       return { ...building, rows: withRow(building.rows, step.number, { bound: step.bound }) };
     case 'over': {
-      const { proposed, seconds } = step;
+      const { proposed } = step;
+      const seconds = building.seconds ?? step.seconds;
       if (proposed.kind === 'conflict') {
         return { ...building, state: 'conflict', conflict: proposed.conflict, rows: [], seconds };
       }
@@ -89,16 +106,18 @@ export function useBuilding(builder: Builder, request: BuildRequest) {
   useEffect(() => {
     let wanted = true;
     const since = performance.now();
+    const taken = () => (performance.now() - since) / 1000;
     const told = (step: Step) => {
       if (wanted) tell(step);
     };
     tell({ kind: 'begin', request });
     const listener = {
       onPresent: (present: Proposal) => told({ kind: 'present', present }),
-      onNews: told,
+      onNews: (news: ProposalNews) =>
+        told(news.kind === 'plan' ? { ...news, seconds: taken() } : news),
     };
     propose(request, builder, listener).then(
-      (proposed) => told({ kind: 'over', proposed, seconds: (performance.now() - since) / 1000 }),
+      (proposed) => told({ kind: 'over', proposed, seconds: taken() }),
       (error: unknown) => told({ kind: 'failed', message: messageOf(error) }),
     );
     return () => {
