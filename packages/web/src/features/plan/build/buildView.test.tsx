@@ -1,0 +1,174 @@
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
+import { exercises } from '@wide-fern/catalogue';
+import { createPlanStore, type PlanStore } from '@wide-fern/client';
+import type { Evening } from '@wide-fern/contract';
+import { build } from '@wide-fern/core';
+import { emptyDocument, rememberedWays, weigh } from '@wide-fern/plan';
+import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
+import { highsSolver } from '@wide-fern/solver';
+import { ids, show, tidy } from '../../../testing/page';
+import { serve } from '../../../testing/served';
+import { BuildView } from './BuildView';
+import type { Builder } from './model/builder';
+import { readWish } from './model/keptWish';
+
+const evening: Evening = {
+  id: ids.one,
+  version: 1,
+  name: null,
+  startsAt: '2026-12-01T19:30:00.000Z',
+  endsAt: '2026-12-01T21:30:00.000Z',
+  place: 'Quarry Lane Hall',
+  occasion: 'evening after work',
+  forbids: [],
+  agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 8, piece: null }],
+  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
+  pieces: [],
+  withEveryone: [...tonight.sections] as Evening['withEveryone'],
+  asUsual: [...tonight.sections] as Evening['asUsual'],
+  wishes: [],
+};
+
+/** A choir that has only so many exercises is built for quickly. */
+const few = exercises.filter(
+  ({ id }, i) => i % 11 === 0 || ['pulley', 'narrow-hum', 'coat-off', 'long-s'].includes(id),
+);
+const solver = highsSolver();
+
+/** A builder in this very thread. */
+function threadBuilder(): Builder {
+  const ways = rememberedWays();
+  return {
+    weigh: (request) => Promise.resolve(weigh(request, few, ways)),
+    solve: (problem, onNews) => build(problem, { solver, ...(onNews ? { onNews } : {}) }),
+    stop: () => undefined,
+    end: () => undefined,
+  };
+}
+
+let left = 0;
+async function view(of = documentOf('coat-off', 'pulley')): Promise<PlanStore> {
+  const store = createPlanStore(planOf(of), emptyDocument(tonight));
+  serve({
+    showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+    listEvenings: () => ({ items: [], next: null }),
+  });
+  await show(
+    <BuildView
+      evening={evening}
+      item="warm-up"
+      store={store}
+      onLeave={() => (left += 1)}
+      makeBuilder={threadBuilder}
+    />,
+  );
+  return store;
+}
+const built = () => screen.findByText(/^proven best in .* ways?$/, undefined, { timeout: 60_000 });
+const proposal = (name: string) => screen.getByRole('region', { name: `Proposal: ${name}` });
+const segmentsIn = (name: string) =>
+  within(within(proposal(name)).getByRole('list')).getAllByRole('button');
+const click = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const put = (label: string, value: string) => {
+  const field = screen.getByLabelText(label, { selector: 'input' });
+  fireEvent.change(field, { target: { value } });
+  fireEvent.keyDown(field, { key: 'Enter' });
+};
+afterEach(() => {
+  left = 0;
+  tidy();
+});
+
+describe('building a warm-up', () => {
+  it('proposes a proven best one beside the present plan, and takes it whole as one edit', async () => {
+    const store = await view();
+    await built();
+    expect(within(proposal('first')).getByText(/^proven best$/)).toBeTruthy();
+    expect(within(proposal('now')).getByText(/^worth /)).toBeTruthy();
+    const names = segmentsIn('first').map((one) => one.dataset.proposed);
+    const before = store.getState().document;
+    act(() => click('Take it whole'));
+    const { document, past } = store.getState();
+    expect(document.segments.map(({ exercise }) => exercise.id)).toEqual(names);
+    expect(past).toHaveLength(1);
+    expect(left).toBe(1);
+    act(() => store.getState().undo());
+    expect(store.getState().document).toBe(before);
+  });
+
+  it('gives reasons, and figures that add up', async () => {
+    await view();
+    await built();
+    fireEvent.click(segmentsIn('first')[0]!);
+    const why = screen.getByRole('region', { name: /^Why / });
+    const rows = within(within(why).getByRole('table')).getAllByRole('row');
+    const figures = rows.map((row) =>
+      Number(within(row).getAllByRole('cell').at(-1)!.textContent!.replace('−', '-')),
+    );
+    expect(figures.slice(0, -1).reduce((sum, one) => sum + one, 0)).toBe(figures.at(-1));
+    expect(within(why).getByText('Never led here yet.')).toBeTruthy();
+  });
+
+  it('keeps what shall stay and leaves out what is not wanted, and remembers what was asked', async () => {
+    const store = await view();
+    await built();
+    fireEvent.click(segmentsIn('now')[1]!);
+    click('it stays as it is');
+    await waitFor(() => expect(store.getState().document.segments[1]!.choices.pinned).toBe(true));
+    await built();
+    const names = () => segmentsIn('first').map((one) => one.dataset.proposed);
+    expect(names()).toContain('pulley');
+    const other = segmentsIn('first').find((one) => one.dataset.proposed !== 'pulley')!;
+    const unwanted = other.dataset.proposed!;
+    fireEvent.click(other);
+    click('not tonight');
+    await built();
+    expect(names()).toContain('pulley');
+    expect(names()).not.toContain(unwanted);
+    expect(readWish(ids.account, ids.choir, ids.one, 'warm-up')?.excluded).toEqual([unwanted]);
+  });
+
+  it('takes one segment across where it belongs', async () => {
+    const store = await view();
+    await built();
+    const other = segmentsIn('first').find(
+      (one) => !['coat-off', 'pulley'].includes(one.dataset.proposed!),
+    )!;
+    const wanted = other.dataset.proposed!;
+    fireEvent.click(other);
+    act(() => click('take only this into the plan'));
+    expect(store.getState().document.segments.map(({ exercise }) => exercise.id)).toContain(wanted);
+    expect(idsOf(store.getState().document)).toHaveLength(3);
+    expect(left).toBe(0);
+  });
+
+  it('says what does not fit together, and one act makes room', async () => {
+    await view(documentOf());
+    await built();
+    click('more or less of a part');
+    put('Breath, at least', '2');
+    click(/^Eight minutes/);
+    put('Minutes', '2');
+    const alert = await screen.findByRole('alert', undefined, { timeout: 60_000 });
+    expect(alert.textContent).toMatch(/do not fit together|not possible/);
+    const said = alert.textContent;
+    fireEvent.click(within(alert).getAllByRole('button')[0]!);
+    await waitFor(() => expect(screen.queryByRole('alert')?.textContent).not.toBe(said), {
+      timeout: 60_000,
+    });
+  });
+
+  it('says why an exercise is not there', async () => {
+    await view();
+    await built();
+    const there = segmentsIn('first').map((one) => one.dataset.proposed);
+    const other = few.find(({ id, phase }) => phase === 'range' && !there.includes(id))!;
+    fireEvent.change(screen.getByLabelText('Why not this one?'), { target: { value: other.id } });
+    click('ask');
+    expect(
+      await screen.findByText(new RegExp(`^With ${other.name}|^${other.name} `), undefined, {
+        timeout: 60_000,
+      }),
+    ).toBeTruthy();
+  });
+});
