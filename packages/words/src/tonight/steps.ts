@@ -20,8 +20,8 @@ export const stepWords: Readonly<
     done: 'Music is in',
   },
   plan: {
-    act: 'Plan a warm-up',
-    why: 'exercise by exercise, timed to the second',
+    act: 'Build a warm-up',
+    why: 'in a moment and with reasons, or exercise by exercise',
     done: 'A warm-up is planned',
   },
 };
