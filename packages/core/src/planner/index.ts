@@ -13,13 +13,18 @@ export {
 } from './approaches';
 export {
   ask,
+  leadingUp,
   needsOf,
+  reachedAtFirst,
   phasesAsked,
   type PhaseWish,
   type PlannerAsked,
   type Question,
 } from './question';
 export {
+  longestStrong,
+  leastBreak,
+  notesOf,
   strongFrom,
   variantFor,
   variantsOf,

@@ -117,7 +117,7 @@ function apart(pinned: readonly Variant[]): Variant[] {
 }
 
 /** Phases that lead the voice up to strong singing. */
-const leadingUp = ['onset', 'resonance'];
+export const leadingUp: readonly string[] = ['onset', 'resonance'];
 
 /** Makes a problem of a question: every exercise of a phase in all its ways, and what is known of tonight. */
 export function ask(question: Question): PlannerAsked {

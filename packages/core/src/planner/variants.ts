@@ -57,8 +57,8 @@ export interface Variant {
 const forAnother = 6;
 const perDifficulty = 2;
 /** More singing than this at effort 4 or 5 needs a break of so long. */
-const longestStrong: Seconds = 60;
-const leastBreak: Seconds = 5;
+export const longestStrong: Seconds = 60;
+export const leastBreak: Seconds = 5;
 /** Effort from which a segment is strong. */
 export const strongFrom = 4;
 const leastKeys = 3;
@@ -136,7 +136,7 @@ function isTooLong({ effort }: PlannableExercise, choices: SegmentChoices, led: 
 }
 
 /** The highest and lowest note of each part, and the greatest brought to the treble octave. */
-function notesOf({ repetitions }: ComputedSegment, { sections }: Tonight) {
+export function notesOf({ repetitions }: ComputedSegment, { sections }: Tonight) {
   const high: Record<string, MidiNote> = {};
   const low: Record<string, MidiNote> = {};
   let top: MidiNote | null = null;
