@@ -16,3 +16,4 @@ export * from './open';
 export * from './proposal';
 export { candidate } from './remembered';
 export * from './building';
+export * from './remedy';

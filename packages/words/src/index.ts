@@ -18,6 +18,7 @@ export * from './building';
 export * from './plan/carryOver';
 export * from './plan/compare';
 export * from './plan/edits';
+export * from './plan/load';
 export * from './plan/madeFor';
 export * from './plan/needs';
 export * from './plan/proposal';

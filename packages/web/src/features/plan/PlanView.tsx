@@ -8,7 +8,7 @@ import {
   leftInWords,
   madeForInWords,
 } from '@wide-fern/words';
-import { useRef, useState } from 'react';
+import { lazy, Suspense, useMemo, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
@@ -17,7 +17,7 @@ import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { keySigns, laneSigns } from '../../music/lanes/signWords';
 import { Weave } from './drawing/Weave';
-import { takeTonight } from '@wide-fern/plan';
+import { planLoad, takeTonight } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
 import { usePlanActs } from './model/usePlanActs';
@@ -26,6 +26,9 @@ import { PlanNotices } from './PlanNotices';
 import { PartSwitch } from './PartSwitch';
 import { SegmentStrip } from './SegmentStrip';
 import { TitleLine } from './TitleLine';
+
+/** What should be looked at is fetched where there is anything. */
+const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
 
 const planSigns = [...laneSigns, ...keySigns];
 
@@ -58,6 +61,7 @@ export function PlanView({
     part,
     width,
   });
+  const load = useMemo(() => planLoad(plan), [plan]);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
   const acts = usePlanActs(store, frame, evaluated, onBuild);
@@ -110,6 +114,7 @@ export function PlanView({
       )}
       <Weave
         plan={plan}
+        load={load}
         layout={layout}
         parts={parts}
         evening={evening}
@@ -156,6 +161,18 @@ export function PlanView({
           segment={evaluated ? `${at + 1} of ${document.segments.length}` : ''}
           onSegment={go}
         />
+      )}
+      {load.warnings.length > 0 && (
+        <Suspense fallback={null}>
+          <LookAt
+            plan={plan}
+            warnings={load.warnings}
+            writing={writing}
+            mayEdit={mayEdit}
+            onShow={chooseSegment}
+            onRemedy={(remedy) => edit(remedy.edit)}
+          />
+        </Suspense>
       )}
       <Below
         open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}

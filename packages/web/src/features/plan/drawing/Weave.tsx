@@ -1,5 +1,5 @@
 import type { Evening } from '@wide-fern/contract';
-import type { NoteWriting } from '@wide-fern/core';
+import type { NoteWriting, PlanLoad } from '@wide-fern/core';
 import { useState, type PointerEvent } from 'react';
 import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
@@ -7,6 +7,7 @@ import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
 import { EveningBand } from '../../../music/lanes/EveningBand';
 import { GutterLine } from '../../../music/lanes/GutterLine';
 import { LaneShape } from '../../../music/lanes/LaneShape';
+import { Effort } from './Effort';
 import type { PlanLayout } from './layout';
 import { MinuteScale } from '../../../music/lanes/MinuteScale';
 
@@ -116,6 +117,7 @@ function Column({
 /** The evening, the warm-up's clock and the range weave: everything that happens when, on one axis. */
 export function Weave({
   plan,
+  load,
   layout,
   parts,
   evening,
@@ -127,6 +129,7 @@ export function Weave({
   onChoose,
 }: {
   readonly plan: EvaluatedPlan;
+  readonly load: PlanLoad;
   readonly layout: PlanLayout;
   /** The parts drawn, from the highest; all, or one on a narrow page. */
   readonly parts: readonly string[];
@@ -192,6 +195,7 @@ export function Weave({
           labelX={layout.margin}
         />
       ))}
+      <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
       {plan.segments.map((evaluated) => (
         <Column
           key={evaluated.segment.id}

@@ -15,12 +15,15 @@ export interface PlanLayout {
   readonly weaveBottom: number;
   readonly lanes: readonly Lane[];
   readonly middle: number;
+  readonly effort: { readonly top: number; readonly bottom: number };
 }
 
 const gutters = { margin: 24, left: 96, right: 72, middle: 18 } as const;
 const laneLimits = { least: 44, most: 104 } as const;
 /** What stands above and below the lanes: head, title, evening, clock; strip and bench. */
-const aroundLanes = 48 + 48 + 78 + gutters.middle + 62 + 264;
+const aroundLanes = 48 + 48 + 78 + gutters.middle + 34 + 62 + 264;
+/** The line of effort beneath the lanes, with its label. */
+const effortBand = { gap: 3, height: 30 } as const;
 
 /** Lays the drawing out for a page of this size; the lanes take what height is left. */
 export function planLayout(options: {
@@ -40,9 +43,11 @@ export function planLayout(options: {
   const gutter = reaches.length > 1 ? gutters.middle : 24;
   const all = lanes(reaches, { top: weaveTop, height, gutter });
   const weaveBottom = weaveTop + height * reaches.length + gutter;
+  const effortTop = weaveBottom + effortBand.gap;
+  const effortBottom = effortTop + effortBand.height;
   return {
     width,
-    height: weaveBottom + 1,
+    height: effortBottom + 1,
     margin: narrow ? 16 : gutters.margin,
     axis: timeAxis(left, right, seconds),
     eveningClock: 10,
@@ -53,5 +58,6 @@ export function planLayout(options: {
     weaveBottom,
     lanes: all,
     middle: middleOf(all, gutter),
+    effort: { top: effortTop, bottom: effortBottom },
   };
 }
