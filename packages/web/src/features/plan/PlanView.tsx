@@ -8,7 +8,7 @@ import {
   leftInWords,
   madeForInWords,
 } from '@wide-fern/words';
-import { lazy, Suspense, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
@@ -17,10 +17,11 @@ import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { keySigns, laneSigns } from '../../music/lanes/signWords';
 import { Weave } from './drawing/Weave';
-import { planLoad, takeTonight } from '@wide-fern/plan';
+import { takeTonight } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
 import { usePlanActs } from './model/usePlanActs';
+import { useLoad } from './model/useLoad';
 import { usePlanDrawing } from './model/usePlanDrawing';
 import { PlanNotices } from './PlanNotices';
 import { PartSwitch } from './PartSwitch';
@@ -61,7 +62,7 @@ export function PlanView({
     part,
     width,
   });
-  const load = useMemo(() => planLoad(plan), [plan]);
+  const load = useLoad(plan);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
   const acts = usePlanActs(store, frame, evaluated, onBuild);
@@ -162,7 +163,7 @@ export function PlanView({
           onSegment={go}
         />
       )}
-      {load.warnings.length > 0 && (
+      {load && load.warnings.length > 0 && (
         <Suspense fallback={null}>
           <LookAt
             plan={plan}

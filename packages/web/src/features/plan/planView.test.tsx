@@ -71,6 +71,23 @@ describe('a plan on the page', () => {
     expect(marked).toEqual([true, false]);
   });
 
+  it('says what should be looked at, where it is, and one touch helps', async () => {
+    const strong = documentOf('narrow-hum', 'one-lamp', 'pulley');
+    const [, , pulley] = strong.segments;
+    pulley!.exercise = { ...pulley!.exercise, effort: 4 };
+    pulley!.choices = { ...pulley!.choices, repetitions: 12, coach: 0 };
+    const store = await view(strong);
+    const look = await screen.findByRole('region', { name: 'To look at' });
+    const line = within(look).getByText(/^From Pulley on, strong singing goes on for \d:\d\d/);
+    fireEvent.click(within(look).getAllByRole('button', { name: 'show it' })[0]!);
+    expect(current()).toBe('pulley');
+    act(() => fireEvent.click(within(look).getByRole('button', { name: /^rest five seconds/ })));
+    expect(store.getState().document.segments[2]!.choices.coach).toBe(5);
+    await waitFor(() => expect(line.isConnected).toBe(false));
+    act(() => store.getState().undo());
+    expect(await screen.findByText(/^From Pulley on/)).toBeTruthy();
+  });
+
   it('opens a segment that is chosen, and walks on by key', async () => {
     await view();
     fireEvent.click(segments()[1]!);

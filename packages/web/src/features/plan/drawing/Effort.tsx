@@ -4,6 +4,7 @@ import type { TimeAxis } from '../../../music/lanes/geometry';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
 
+const nothing: PlanLoad = { segments: [], peak: undefined, warnings: [] };
 /** A level of effort, in px. */
 const level = 3.8;
 
@@ -17,13 +18,14 @@ export function Effort({
   labelX,
 }: {
   readonly plan: EvaluatedPlan;
-  readonly load: PlanLoad;
+  /** Not there yet while what works it out is fetched. */
+  readonly load: PlanLoad | undefined;
   readonly axis: TimeAxis;
   readonly top: number;
   readonly bottom: number;
   readonly labelX: number;
 }) {
-  const { segments, peak, warnings } = load;
+  const { segments, peak, warnings } = load ?? nothing;
   const y = (effort: number) => bottom - effort * level;
   const path = segments
     .map(({ from, to, effort }, i) => {

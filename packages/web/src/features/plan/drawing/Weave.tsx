@@ -129,7 +129,7 @@ export function Weave({
   onChoose,
 }: {
   readonly plan: EvaluatedPlan;
-  readonly load: PlanLoad;
+  readonly load: PlanLoad | undefined;
   readonly layout: PlanLayout;
   /** The parts drawn, from the highest; all, or one on a narrow page. */
   readonly parts: readonly string[];

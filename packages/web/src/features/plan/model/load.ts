@@ -1,0 +1,1 @@
+export { planLoad } from '@wide-fern/plan';
