@@ -1,3 +1,7 @@
+import { exercises } from '@wide-fern/catalogue';
+import { build } from '@wide-fern/core';
+import { emptyDocument, nothingAsked, propose, requestOf, weigh } from '@wide-fern/plan';
+import { highsSolver } from '@wide-fern/solver';
 import { expect, test, type Locator, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import {
@@ -62,7 +66,9 @@ test('a first-time choir with a pasted roster has a proven warm-up in nine click
   expect(names.length).toBeGreaterThan(4);
   await saved(page);
   await page.goto('/');
-  await expect(page.getByRole('heading', { level: 1 })).toContainText(/warm-up is (ready|planned): 14 minutes/);
+  await expect(page.getByRole('heading', { level: 1 })).toContainText(
+    /warm-up is (ready|planned): 14 minutes/,
+  );
   expectNoComplaints(person.context);
 });
 
@@ -132,6 +138,37 @@ test('built, compared, taken, kept in part, built again, asked why and why not, 
   await again.keyboard.press('u');
   expect(await segmentNames(again)).toEqual(['Coat off', 'Narrow hum', 'Pulley']);
   expectNoComplaints(person.context);
+});
+
+test('the page builds the very plan that Node builds', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan?build`);
+  await proven(page);
+  const solver = highsSolver();
+  const request = requestOf(
+    {
+      choir: { approach: 'evening-after-work', level: 2, approaches: [] },
+      document: emptyDocument(evening.tonight),
+      allotted: 900,
+      evening,
+      evenings: [evening.startsAt],
+      exercises: { own: [], marks: {}, lastUsed: {} },
+    },
+    nothingAsked,
+  );
+  const proposed = await propose(
+    { ...request, alternatives: 0 },
+    {
+      weigh: (asked) => Promise.resolve(weigh(asked, exercises)),
+      solve: (problem) => build(problem, { solver }),
+    },
+  );
+  const names = new Map(exercises.map(({ id, name }) => [id, name]));
+  const best = proposed.kind === 'plans' ? proposed.plans[0]!.segments : [];
+  expect(best.length).toBeGreaterThan(4);
+  expect(await namesIn(page, 'first')).toEqual(best.map(({ exercise }) => names.get(exercise)));
 });
 
 test('by keyboard alone', async ({ browser }) => {

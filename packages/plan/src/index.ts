@@ -16,4 +16,4 @@ export * from './open';
 export * from './proposal';
 export { candidate } from './remembered';
 export * from './building';
-export * from './remedy';
+export * from './load/remedy';

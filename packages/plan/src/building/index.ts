@@ -2,3 +2,4 @@ export * from './request';
 export * from './proposal';
 export * from './ways';
 export * from './whyNot';
+export * from './ours';

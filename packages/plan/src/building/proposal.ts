@@ -105,7 +105,7 @@ export function weigh(
   const { problem, variants } = ask({
     ...request,
     exercises,
-    wishes: request.wishes as Record<string, number>,
+    wishes: request.wishes,
     pinned: weighed.filter((_, i) => present[i]!.choices.pinned),
     ways,
   });
@@ -172,7 +172,7 @@ export function segmentsOf(
   const kept = new Map(
     segments.flatMap(({ segment }) => (segment === null ? [] : [[segment, free.get(segment)]])),
   );
-  for (const id of kept.keys()) free.delete(id!);
+  for (const id of kept.keys()) free.delete(id);
   return segments.flatMap(({ segment, exercise: id, choices }): Segment[] => {
     const same = segment === null ? undefined : present.find((one) => one.id === segment);
     if (same) return [same];

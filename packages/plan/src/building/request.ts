@@ -48,7 +48,7 @@ export interface BuildRequest {
 }
 
 /** What every warm-up should have some of, however little is wished for: a point or two each. */
-export const alwaysWished: readonly Purpose[] = [
+const alwaysWished: readonly Purpose[] = [
   'low breath',
   'gentle onset',
   'open space',

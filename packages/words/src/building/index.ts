@@ -3,3 +3,4 @@ export * from './conflict';
 export * from './known';
 export * from './open';
 export * from './reasons';
+export * from './state';

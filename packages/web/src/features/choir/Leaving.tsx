@@ -11,7 +11,7 @@ import { QuietButton } from '../../ui/MainButton';
 import { Said } from '../../ui/Passage';
 import { useSentForm } from '../../ui/useSentForm';
 import { Label, WordButton } from '../../ui/words';
-import { useChoirSaid } from './useChoirSaid';
+import { useChoirSaid } from '../../here/useChoirSaid';
 
 /** Leaves the choir, once it was asked: only a new invitation leads back. */
 export function LeaveChoir() {

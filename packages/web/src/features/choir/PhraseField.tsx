@@ -5,7 +5,7 @@ import { call, messageOf } from '@wide-fern/client';
 import { useHere } from '../../here/session';
 import { Stepper } from '../../ui/Stepper';
 import { Label, WordButton } from '../../ui/words';
-import { useChoirSaid } from './useChoirSaid';
+import { useChoirSaid } from '../../here/useChoirSaid';
 
 const levels = [
   ['beginners', usualPhrase.beginners],

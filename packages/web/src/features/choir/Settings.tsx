@@ -11,7 +11,7 @@ import { Said } from '../../ui/Passage';
 import { SelectField } from '../../ui/SelectField';
 import { useSentForm } from '../../ui/useSentForm';
 import { zoneOptions } from '../../ui/zones';
-import { useChoirSaid } from './useChoirSaid';
+import { useChoirSaid } from '../../here/useChoirSaid';
 
 const namings = noteNamings.map((value) => ({ value, word: namingWords[value] }));
 const spellings = [

@@ -7,6 +7,7 @@ import {
   isTooLong,
   leftInWords,
   madeForInWords,
+  type Clock,
 } from '@wide-fern/words';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { useStore } from 'zustand';
@@ -17,7 +18,7 @@ import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { keySigns, laneSigns } from '../../music/lanes/signWords';
 import { Weave } from './drawing/Weave';
-import { takeTonight } from '@wide-fern/plan';
+import { takeTonight, type EvaluatedPlan } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
 import { usePlanActs } from './model/usePlanActs';
@@ -47,7 +48,7 @@ export function PlanView({
   readonly onBuild: () => void;
 }) {
   const { choir, mayEdit } = useHere();
-  const { writing, timeZone } = choir;
+  const { writing } = choir;
   const { document, chosen } = useStore(store);
   const { edit, choose } = store.getState();
   const [part, setPart] = useState(0);
@@ -75,28 +76,10 @@ export function PlanView({
   const isShelf = open === 'shelf' && mayEdit;
   return (
     <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
-      <TitleLine
-        date={dayInWords(evening.startsAt, timeZone)}
-        place={evening.place}
-        figure={`${lengthInFigures(plan.total)} of ${lengthInFigures(allotted)}`}
-        tooLong={isTooLong(plan)}
-        sentence={endInWords(plan, start, clock)}
-        madeFor={madeForInWords(document.tonight)}
-      >
-        <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
-          sheet for the stand
-        </WordLink>
-        {mayEdit && (
-          <WordButton fontSize="13px" onClick={onBuild}>
-            build it
-          </WordButton>
-        )}
-        {mayEdit && (
-          <MainButton size="xs" onClick={() => setOpen(isShelf ? 'bench' : 'shelf')}>
-            Add an exercise
-          </MainButton>
-        )}
-      </TitleLine>
+      <PlanTitle
+        {...{ evening, item, plan, start, clock, onBuild }}
+        onShelf={() => setOpen(isShelf ? 'bench' : 'shelf')}
+      />
       <PlanNotices
         store={store}
         allotted={allotted}
@@ -192,6 +175,51 @@ export function PlanView({
         <span role="status">{said}</span>
       </Hidden>
     </Box>
+  );
+}
+
+/** What is planned and when it ends, and what can be made of it. */
+function PlanTitle({
+  evening,
+  item,
+  plan,
+  start,
+  clock,
+  onBuild,
+  onShelf,
+}: {
+  readonly evening: Evening;
+  readonly item: string;
+  readonly plan: EvaluatedPlan;
+  readonly start: number;
+  readonly clock: Clock;
+  readonly onBuild: () => void;
+  readonly onShelf: () => void;
+}) {
+  const { choir, mayEdit } = useHere();
+  return (
+    <TitleLine
+      date={dayInWords(evening.startsAt, choir.timeZone)}
+      place={evening.place}
+      figure={`${lengthInFigures(plan.total)} of ${lengthInFigures(plan.allotted)}`}
+      tooLong={isTooLong(plan)}
+      sentence={endInWords(plan, start, clock)}
+      madeFor={madeForInWords(plan.document.tonight)}
+    >
+      <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
+        sheet for the stand
+      </WordLink>
+      {mayEdit && (
+        <WordButton fontSize="13px" onClick={onBuild}>
+          build it
+        </WordButton>
+      )}
+      {mayEdit && (
+        <MainButton size="xs" onClick={onShelf}>
+          Add an exercise
+        </MainButton>
+      )}
+    </TitleLine>
   );
 }
 

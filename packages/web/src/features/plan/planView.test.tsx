@@ -81,10 +81,12 @@ describe('a plan on the page', () => {
     const line = within(look).getByText(/^From Pulley on, strong singing goes on for \d:\d\d/);
     fireEvent.click(within(look).getAllByRole('button', { name: 'show it' })[0]!);
     expect(current()).toBe('pulley');
-    act(() => fireEvent.click(within(look).getByRole('button', { name: /^rest five seconds/ })));
+    fireEvent.click(within(look).getByRole('button', { name: /^rest five seconds/ }));
     expect(store.getState().document.segments[2]!.choices.coach).toBe(5);
     await waitFor(() => expect(line.isConnected).toBe(false));
-    act(() => store.getState().undo());
+    act(() => {
+      store.getState().undo();
+    });
     expect(await screen.findByText(/^From Pulley on/)).toBeTruthy();
   });
 
@@ -127,7 +129,9 @@ describe('a plan on the page', () => {
     const store = await view();
     fireEvent.click(segments()[2]!);
     act(() => void store.getState().edit(takeOut('pulley')));
-    act(() => store.getState().undo());
+    act(() => {
+      store.getState().undo();
+    });
     expect(said()).toContain('Undone: Pulley added as number 3.');
     press('U', { shiftKey: true });
     expect(said()).toContain('Done again: Pulley left out.');

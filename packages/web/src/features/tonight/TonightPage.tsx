@@ -168,10 +168,7 @@ function NextEvening({
           maxW={{ base: '100%', md: '230px' }}
           textAlign={{ base: 'left', md: 'right' }}
         >
-          <MainButton
-            minW="140px"
-            onClick={() => void navigate(mayEdit ? planTo : planPlace)}
-          >
+          <MainButton minW="140px" onClick={() => void navigate(mayEdit ? planTo : planPlace)}>
             {mayEdit ? act : 'Look at the plan'}
           </MainButton>
           <Label mt="6px">
@@ -188,10 +185,7 @@ function NextEvening({
           </Label>
         </Box>
       </Flex>
-      <FirstSteps
-        isPlanned={plan.segments.length > 0}
-        planTo={planTo}
-      />
+      <FirstSteps isPlanned={plan.segments.length > 0} planTo={planTo} />
       <TonightBands
         evening={evening.data}
         item={item}

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import { BreathFurther } from './BreathFurther';
 import { TextField } from './fields';
 import {
   ChordFields,
@@ -30,7 +31,12 @@ export function MusicFields(props: DraftProps) {
     case 'chord':
       return <ChordFields {...props} />;
     case 'breath':
-      return <Counts {...props} />;
+      return (
+        <>
+          <Counts {...props} />
+          <BreathFurther {...props} />
+        </>
+      );
     case 'spoken':
       return <Text {...props} what="What is said, a line each" />;
     case 'body':

@@ -3,7 +3,6 @@ import { FormField } from '../../../ui/FormField';
 import { Stepper } from '../../../ui/Stepper';
 import { Label } from '../../../ui/words';
 import { TextField } from './fields';
-import { BreathFurther } from './BreathFurther';
 import type { CountRow, ExerciseDraft } from './model/draft';
 import { withColumn, withFields, type Column } from './model/further';
 
@@ -122,7 +121,6 @@ export function Counts({ draft, errors, set }: DraftProps) {
           onChange={(event) => set({ outOn: event.currentTarget.value })}
         />
       </Box>
-      <BreathFurther draft={draft} errors={errors} set={set} />
       {(draft.counts.hold > 0 || draft.growing.hold > 0) && (
         <Label mt="6px">
           Held breath is not for everyone: name an unheld exercise below for who cannot.

@@ -87,12 +87,16 @@ describe('building a warm-up', () => {
     expect(within(proposal('now')).getByText(/^worth /)).toBeTruthy();
     const names = segmentsIn('first').map((one) => one.dataset.proposed);
     const before = store.getState().document;
-    act(() => click('Take it whole'));
+    act(() => {
+      click('Take it whole');
+    });
     const { document, past } = store.getState();
     expect(document.segments.map(({ exercise }) => exercise.id)).toEqual(names);
     expect(past).toHaveLength(1);
     expect(left).toBe(1);
-    act(() => store.getState().undo());
+    act(() => {
+      store.getState().undo();
+    });
     expect(store.getState().document).toBe(before);
   });
 
@@ -103,7 +107,7 @@ describe('building a warm-up', () => {
     const why = screen.getByRole('region', { name: /^Why / });
     const rows = within(within(why).getByRole('table')).getAllByRole('row');
     const figures = rows.map((row) =>
-      Number(within(row).getAllByRole('cell').at(-1)!.textContent!.replace('−', '-')),
+      Number(within(row).getAllByRole('cell').at(-1)!.textContent.replace('−', '-')),
     );
     expect(figures.slice(0, -1).reduce((sum, one) => sum + one, 0)).toBe(figures.at(-1));
     expect(within(why).getByText('Never led here yet.')).toBeTruthy();
@@ -136,7 +140,9 @@ describe('building a warm-up', () => {
     )!;
     const wanted = other.dataset.proposed!;
     fireEvent.click(other);
-    act(() => click('take only this into the plan'));
+    act(() => {
+      click('take only this into the plan');
+    });
     expect(store.getState().document.segments.map(({ exercise }) => exercise.id)).toContain(wanted);
     expect(idsOf(store.getState().document)).toHaveLength(3);
     expect(left).toBe(0);

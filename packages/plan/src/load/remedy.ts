@@ -1,8 +1,8 @@
 import type { PlanDocument, PlanEdit } from '@wide-fern/contract';
 import { hasKeys, loadOf, type LoadWarning, type PlanLoad } from '@wide-fern/core';
-import { choose, moveTo } from './edit/edits';
-import { perform } from './edit/perform';
-import { evaluate, type EvaluatedPlan } from './evaluate';
+import { choose, moveTo } from '../edit/edits';
+import { perform } from '../edit/perform';
+import { evaluate, type EvaluatedPlan } from '../evaluate';
 
 /** The load of a plan that was computed. */
 export const planLoad = (plan: EvaluatedPlan): PlanLoad =>

@@ -1,7 +1,7 @@
-import { perform } from './edit/perform';
-import { evaluate } from './evaluate';
+import { perform } from '../edit/perform';
+import { evaluate } from '../evaluate';
 import { planLoad, remedyFor } from './remedy';
-import { documentOf } from './testing/plans';
+import { documentOf } from '../testing/plans';
 
 const plan = (...ids: string[]) => evaluate(documentOf(...ids), 900);
 

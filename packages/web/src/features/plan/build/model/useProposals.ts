@@ -1,0 +1,110 @@
+import { newId, type PlanStore } from '@wide-fern/client';
+import type { BuildWish, Evening, Exercise } from '@wide-fern/contract';
+import {
+  choose,
+  evaluate,
+  itemTime,
+  nothingAsked,
+  requestOf,
+  segmentsOf,
+  takeAcross,
+  takeWhole,
+  type Known,
+  type Proposal,
+} from '@wide-fern/plan';
+import { clockIn } from '@wide-fern/words';
+import { useEffect, useMemo, useState } from 'react';
+import { useStore } from 'zustand';
+import { useHere } from '../../../../here/session';
+import type { Builder } from './builder';
+import { keepWish, readWish } from './keptWish';
+import { useBuilding } from './useBuilding';
+import { useDrawn } from './useDrawn';
+
+/** What building is given. */
+export interface BuildPlace {
+  readonly evening: Evening;
+  readonly item: string;
+  readonly store: PlanStore;
+  readonly known: Known;
+  /** Every exercise there is, by its id. */
+  readonly exercises: ReadonlyMap<string, Exercise>;
+  readonly makeBuilder: () => Builder;
+  readonly onLeave: () => void;
+}
+
+/** What is asked, what was built for it, and what can be done with it. */
+export function useProposals(place: BuildPlace) {
+  const { evening, item, store, known, exercises, makeBuilder, onLeave } = place;
+  const { choir, account } = useHere();
+  const { document } = useStore(store);
+  const { edit } = store.getState();
+  const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
+  const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
+  const ids = [account.id, choir.id, evening.id, item];
+  const [wish, setWish] = useState<BuildWish>(() => readWish(...ids) ?? nothingAsked);
+  const [opened, setOpened] = useState(0);
+  /** The row and the segment whose reasons are open. */
+  const [chosen, setChosen] = useState<{ readonly row: string; readonly segment: string }>();
+  const [said, setSaid] = useState('');
+  const request = useMemo(() => requestOf(known, wish), [known, wish]);
+  const [builder] = useState(makeBuilder);
+  useEffect(() => builder.end, [builder]);
+  const { building, stop } = useBuilding(builder, request);
+  const seconds = Math.max(allotted, request.seconds);
+  const present = useMemo(() => evaluate(document, seconds), [document, seconds]);
+  const drawn = useDrawn(building.rows, exercises, document, request.seconds);
+  const nameOf = (id: string) => exercises.get(id)?.name ?? id;
+
+  const change = (next: BuildWish) => {
+    setWish(next);
+    keepWish(ids, next);
+    setOpened(0);
+    setChosen(undefined);
+  };
+  const without = (list: readonly string[], id: string) => list.filter((one) => one !== id);
+  return {
+    ...{ document, start, allotted, clock, request, building, stop, present, drawn, said, nameOf },
+    ...{ wish, change, opened, setOpened, chosen },
+    pinned: new Set(document.segments.flatMap(({ id, choices }) => (choices.pinned ? [id] : []))),
+    /** Opens the reasons of a segment, or closes them. */
+    toggle: (row: string, segment: string) =>
+      setChosen(chosen?.row === row && chosen.segment === segment ? undefined : { row, segment }),
+    close: () => setChosen(undefined),
+    pin: (segment: string, is: boolean) => {
+      edit(choose(segment, { pinned: is }));
+    },
+    notTonight: (id: string) =>
+      change({
+        ...wish,
+        excluded: [...without(wish.excluded, id), id],
+        included: without(wish.included, id),
+      }),
+    askFor: (id: string) =>
+      change({
+        ...wish,
+        included: [...without(wish.included, id), id],
+        excluded: without(wish.excluded, id),
+      }),
+    takeWhole: (plan: Proposal) => {
+      edit(takeWhole(document, segmentsOf(plan, exercises, document.segments, newId)));
+      onLeave();
+    },
+    takeAcross: (plan: Proposal, exercise: string) => {
+      const segment = segmentsOf(plan, exercises, [], newId).find(
+        (one) => one.exercise.id === exercise,
+      );
+      if (!segment) return;
+      edit(
+        takeAcross(
+          document,
+          segment,
+          plan.segments.map((one) => one.exercise),
+        ),
+      );
+      setSaid(`${nameOf(exercise)} is in your plan now; undo takes it out again.`);
+    },
+  };
+}
+
+export type Proposing = ReturnType<typeof useProposals>;
