@@ -115,18 +115,15 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'list',
+    name: 'build',
     size: 'desk',
+    whole: true,
     show: async (page) => {
-      await openVoices(page);
-      await page.getByRole('link', { name: 'the whole roster' }).click();
-      await page.getByRole('link', { name: 'Read a list' }).click();
-      await page
-        .getByRole('textbox', { name: 'Rows from a spreadsheet' })
-        .fill(
-          'Singer;Voice;Low;High\nWilmet Quay;Soprano;D4;A5\nAsh Tarn;Bass;G2;C6\nNoor Haddadin;S;D4;F5\nBo Salt;Kazoo;C3;G4\n',
-        );
-      await page.getByRole('button', { name: 'Look at these rows' }).click();
+      await openPlan(page);
+      await page.keyboard.press('b');
+      await page.getByText(/· three ways$/).waitFor({ timeout: 60_000 });
+      const first = page.getByRole('region', { name: 'Proposal: first' });
+      await first.getByRole('list').getByRole('button').nth(4).click();
     },
   },
   {

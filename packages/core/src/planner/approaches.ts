@@ -170,6 +170,23 @@ export const approaches = [
     habit: 'keep',
   },
 ] as const satisfies readonly Approach[];
+/** How an evening ends: light, low in effort, nothing strong. */
+export const coolingDown: Approach = {
+  id: 'cool-down',
+  phases: [
+    { ...share('cool-down', '*40-100'), strong: 0 },
+    { ...share('release', '0-60'), strong: 0 },
+  ],
+  rise: true,
+  habit: 'keep',
+};
+
+/** What an approach keeps when there is hardly any time: its order, and nothing that has to be there. */
+export const inShort = (approach: Approach): Approach => ({
+  ...approach,
+  phases: approach.phases.map((one) => ({ ...one, required: false, least: 0, most: 100 })),
+});
+
 export type ApproachId = (typeof approaches)[number]['id'];
 
 /** The phases of a visit, each under an id of its own: a second visit has a figure behind it. */

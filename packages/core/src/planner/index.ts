@@ -6,6 +6,8 @@ export type { Mip, SolveOptions, SolveProgress, Solved, Solver } from './mip';
 export type { Wish } from './rules';
 export {
   approaches,
+  coolingDown,
+  inShort,
   visitsOf,
   type Approach,
   type ApproachId,

@@ -68,6 +68,23 @@ describe('what is asked when a warm-up is built', () => {
     expect(needsAsked(tonight, { part: 'S', note: 100 }).S?.top?.[1]).toBe(soprano!.comfort[1]);
     expect(needsAsked(tonight, { part: 'X', note: 70 })).toEqual(needsAsked(tonight, null));
   });
+  it('asks for nothing that has to be there where there is hardly any time', () => {
+    const short = requestOf({ ...known, allotted: 120 }, nothingAsked).approach;
+    expect(short.phases.every(({ required, least }) => !required && least === 0)).toBe(true);
+    expect(short.phases.map(({ phase }) => phase)).toEqual(
+      requestOf(known, nothingAsked).approach.phases.map(({ phase }) => phase),
+    );
+  });
+  it('lets the voice rest at the end of the evening, unless something else is said', () => {
+    const end = { ...known, isCoolDown: true };
+    expect(requestOf(end, nothingAsked).approach.id).toBe('cool-down');
+    expect(requestOf(end, { ...nothingAsked, approach: 'ears-first' }).approach.id).toBe(
+      'ears-first',
+    );
+    const { problem } = weigh(requestOf({ ...end, allotted: 300 }, nothingAsked), exercises);
+    expect(problem.candidates.length).toBeGreaterThan(20);
+    expect(problem.phases.every(({ strong }) => strong === 0)).toBe(true);
+  });
   it('counts evenings since, not days', () => {
     const evenings = ['a', 'c', 'e', 'g'];
     expect(ledAgoOf({ one: 'e', two: 'c', old: 'a', later: 'h' }, evenings, 'g')).toEqual({

@@ -1,6 +1,8 @@
 import type { BuildWish, Exercise, OwnApproach, PlanDocument, Segment } from '@wide-fern/contract';
 import {
   approaches,
+  coolingDown,
+  inShort,
   needsOf,
   type Approach,
   type MidiNote,
@@ -121,6 +123,8 @@ export function approachOf(id: string, own: readonly OwnApproach[]): Approach {
 
 /** What is known when a warm-up is to be built. */
 export interface Known {
+  /** Whether it is the end of the evening that is planned. */
+  readonly isCoolDown?: boolean | undefined;
   readonly choir: {
     readonly approach: string;
     readonly level: number;
@@ -141,6 +145,19 @@ export interface Known {
   };
 }
 
+/** Less time than this has no room for all that an approach asks, in seconds. */
+const shortBelow = 240;
+
+/** How it is made: as is said, else as the choir usually does; in little time only in that order. */
+function approachAsked({ choir, isCoolDown }: Known, said: BuildWish, seconds: Seconds): Approach {
+  const { approaches: own } = choir;
+  const approach =
+    said.approach === null && isCoolDown
+      ? coolingDown
+      : approachOf(said.approach ?? choir.approach, own);
+  return seconds < shortBelow ? inShort(approach) : approach;
+}
+
 /** How many plans are proposed beside the best one. */
 const proposedBeside = 2;
 
@@ -149,11 +166,12 @@ export function requestOf(known: Known, said: BuildWish): BuildRequest {
   const { choir, document, allotted, evening, evenings, exercises } = known;
   const hidden = Object.entries(exercises.marks).flatMap(([id, mark]) => (mark.hidden ? [id] : []));
   const used = exercises.lastUsed;
+  const seconds = Math.round(said.seconds ?? allotted);
   return {
     tonight: document.tonight,
     needs: needsAsked(document.tonight, said.top),
-    seconds: Math.round(said.seconds ?? allotted),
-    approach: approachOf(said.approach ?? choir.approach, choir.approaches),
+    seconds,
+    approach: approachAsked(known, said, seconds),
     level: said.level ?? choir.level,
     ledAgo: ledAgoOf(used, evenings, evening.startsAt),
     forbids: evening.forbids,

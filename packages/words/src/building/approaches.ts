@@ -1,5 +1,5 @@
 import type { OwnApproach } from '@wide-fern/contract';
-import type { ApproachId } from '@wide-fern/core';
+import { coolingDown, type ApproachId } from '@wide-fern/core';
 
 /** What an approach is called, and in two sentences why one would choose it. */
 export interface ApproachWords {
@@ -47,14 +47,23 @@ export const approachWords: Readonly<Record<ApproachId, ApproachWords>> = {
   },
 };
 
+/** What ends an evening. */
+const coolDown: ApproachWords = {
+  name: 'letting the voice rest',
+  why: 'For the end of an evening. Light and low in effort, nothing strong, and the body lets go.',
+};
+
+const wordsOf = (id: string): ApproachWords | undefined =>
+  id === coolingDown.id ? coolDown : approachWords[id as ApproachId];
+
 /** What an approach is called: one of those that come with it, or a choir's own. */
 export function approachName(id: string, own: readonly OwnApproach[]): string {
   const mine = own.find(({ approach }) => approach.id === id);
-  return mine?.name ?? approachWords[id as ApproachId]?.name ?? id;
+  return mine?.name ?? wordsOf(id)?.name ?? id;
 }
 
 /** Why one would choose it; nothing for one of the choir's own. */
-export const approachWhy = (id: string): string => approachWords[id as ApproachId]?.why ?? '';
+export const approachWhy = (id: string): string => wordsOf(id)?.why ?? '';
 
 /** What a choir finds easy to learn. */
 export const levelWords: readonly [level: 1 | 2 | 3, word: string][] = [

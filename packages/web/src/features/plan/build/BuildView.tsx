@@ -25,7 +25,7 @@ export function BuildView({
 }) {
   const { document } = useStore(store);
   const { allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
-  const state = useKnown(evening, document, allotted);
+  const state = useKnown(evening, item, document, allotted);
   if (state.kind === 'loading') return <Loading what="your exercises" />;
   if (state.kind === 'failed') {
     return <Failed message={messageOf(state.error)} onRetry={state.retry} />;

@@ -1,3 +1,4 @@
+import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { exercises } from '@wide-fern/catalogue';
 import { createPlanStore, type PlanStore } from '@wide-fern/client';
@@ -31,7 +32,7 @@ const evening: Evening = {
 
 /** A choir that has only so many exercises is built for quickly. */
 const few = exercises.filter(
-  ({ id }, i) => i % 11 === 0 || ['pulley', 'narrow-hum', 'coat-off', 'long-s'].includes(id),
+  ({ id }, i) => i % 15 === 0 || ['pulley', 'narrow-hum', 'coat-off', 'long-s'].includes(id),
 );
 const solver = highsSolver();
 
@@ -64,6 +65,8 @@ async function view(of = documentOf('coat-off', 'pulley')): Promise<PlanStore> {
   );
   return store;
 }
+/** A plan is proven in this thread, on a machine that may be busy. */
+jest.setTimeout(240_000);
 const built = () => screen.findByText(/^proven best in .* ways?$/, undefined, { timeout: 60_000 });
 const proposal = (name: string) => screen.getByRole('region', { name: `Proposal: ${name}` });
 const segmentsIn = (name: string) =>
@@ -152,9 +155,8 @@ describe('building a warm-up', () => {
     await view(documentOf());
     await built();
     click('more or less of a part');
-    put('Breath, at least', '2');
-    click(/^Eight minutes/);
-    put('Minutes', '2');
+    put('Breath, at most', '9');
+    put('Breath, at least', '9');
     const alert = await screen.findByRole('alert', undefined, { timeout: 60_000 });
     expect(alert.textContent).toMatch(/do not fit together|not possible/);
     const said = alert.textContent;

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { BuildWish } from '@wide-fern/contract';
-import { approaches, noteName, phases, purposes, type Purpose } from '@wide-fern/core';
+import { approaches, coolingDown, noteName, phases, purposes, type Purpose } from '@wide-fern/core';
 import type { BuildRequest } from '@wide-fern/plan';
 import {
   approachName,
@@ -56,6 +56,7 @@ export function TimeFields({
 export function ApproachFields({ request, wish, set }: FieldProps) {
   const { choir } = useHere();
   const all = [
+    ...(request.approach.id === coolingDown.id ? [coolingDown.id] : []),
     ...choir.approaches.map(({ approach }) => approach.id),
     ...approaches.map(({ id }) => id),
   ];

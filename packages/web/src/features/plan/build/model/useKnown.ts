@@ -18,7 +18,12 @@ export type KnownState =
     };
 
 /** Gathers what is known: the choir's exercises and when they were led, its evenings, and the plan as it is. */
-export function useKnown(evening: Evening, document: PlanDocument, allotted: number): KnownState {
+export function useKnown(
+  evening: Evening,
+  item: string,
+  document: PlanDocument,
+  allotted: number,
+): KnownState {
   const { choir } = useHere();
   const builtIn = useQuery(builtInQuery);
   const own = useQuery(exercisesQuery(choir.id));
@@ -34,10 +39,11 @@ export function useKnown(evening: Evening, document: PlanDocument, allotted: num
     if (!own.data || !evenings.data) return undefined;
     return {
       ...{ choir, document, allotted, evening },
+      isCoolDown: evening.agenda.some(({ id, kind }) => id === item && kind === 'cool-down'),
       evenings: evenings.data.map(({ startsAt }) => startsAt),
       exercises: own.data,
     };
-  }, [choir, document, allotted, evening, own.data, evenings.data]);
+  }, [choir, document, allotted, evening, item, own.data, evenings.data]);
   if (known && builtIn.data) return { kind: 'ready', known, exercises };
   const queries = [builtIn, own, evenings];
   const failed = queries.find(({ error }) => error);
