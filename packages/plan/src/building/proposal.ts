@@ -143,16 +143,19 @@ export interface Listener {
   /** What the present plan is worth, before anything is sought. */
   readonly onPresent?: ((present: Proposal) => void) | undefined;
   readonly onNews?: ((news: ProposalNews) => void) | undefined;
+  /** Asked before the search begins: whether anybody still wants it. */
+  readonly isWanted?: (() => boolean) | undefined;
 }
 
 /** Builds what is asked: the first plan at once, then better ones, then the proven best and others. */
 export async function propose(
   request: BuildRequest,
   planner: Planner,
-  { onPresent, onNews }: Listener = {},
+  { onPresent, onNews, isWanted }: Listener = {},
 ): Promise<Proposed> {
   const weighed = await planner.weigh(request);
   onPresent?.(weighed.present);
+  if (isWanted?.() === false) return { kind: 'unknown' };
   const built = await planner.solve(weighed.problem, (news) =>
     onNews?.(news.kind === 'plan' ? { ...news, plan: proposalOf(weighed, news.plan) } : news),
   );

@@ -123,7 +123,7 @@ function Substitutes({
       <Label>If it fails</Label>
       {substitutes.map(({ when, exercise, who, teach }, i) => (
         <Flex key={i} gap="8px" align="flex-end" wrap="wrap" mb="4px">
-          <Box flex="1">
+          <Box flex="1 1 130px">
             <FormField
               label="when"
               size="sm"
@@ -131,7 +131,7 @@ function Substitutes({
               onChange={(event) => change(i, { when: event.currentTarget.value })}
             />
           </Box>
-          <Box flex="1">
+          <Box flex="1 1 130px">
             <SelectField
               label="do instead"
               value={exercise}
@@ -139,7 +139,7 @@ function Substitutes({
               onChange={(event) => change(i, { exercise: event.currentTarget.value })}
             />
           </Box>
-          <Box flex="1">
+          <Box flex="1 1 130px">
             <SelectField
               label="by"
               value={who ?? ''}

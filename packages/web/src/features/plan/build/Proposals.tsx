@@ -125,7 +125,7 @@ export function Proposals(place: BuildPlace) {
 /** What is built, where it has got to, and the ways out. */
 function Head({
   evening,
-  proposing: { building, stop },
+  proposing: { building, stop, again },
   onLeave,
 }: Pick<BuildPlace, 'evening' | 'onLeave'> & { readonly proposing: Proposing }) {
   const { timeZone } = useHere().choir;
@@ -160,7 +160,8 @@ function Head({
       </Flex>
       {building.state === 'failed' && (
         <Box role="alert" px="24px" color="brick">
-          {building.message} Your plan is as it was.
+          {building.message} Your plan is as it was.{' '}
+          <WordButton onClick={again}>try again</WordButton>
         </Box>
       )}
     </>

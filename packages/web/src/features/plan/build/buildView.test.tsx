@@ -36,6 +36,34 @@ const few = exercises.filter(
 );
 const solver = highsSolver();
 
+/** A builder in this very thread whose search goes on until it is ended, as a worker's does. */
+function slowBuilder(): Builder {
+  const quick = threadBuilder();
+  let end: (error: Error) => void = () => undefined;
+  return {
+    ...quick,
+    solve: async (problem, onNews) => {
+      const ended = new Promise<never>((_, fail) => (end = fail));
+      await quick.solve({ ...problem, alternatives: 0 }, onNews);
+      return ended;
+    },
+    stop: () => end(new Error('The worker was ended.')),
+  };
+}
+
+/** One that cannot be fetched the first time. */
+function failingBuilder(): Builder {
+  const quick = threadBuilder();
+  let times = 0;
+  return {
+    ...quick,
+    weigh: (request) => {
+      times += 1;
+      return times === 1 ? Promise.reject(new Error('Not fetched.')) : quick.weigh(request);
+    },
+  };
+}
+
 /** A builder in this very thread. */
 function threadBuilder(): Builder {
   const ways = rememberedWays();
@@ -48,7 +76,10 @@ function threadBuilder(): Builder {
 }
 
 let left = 0;
-async function view(of = documentOf('coat-off', 'pulley')): Promise<PlanStore> {
+async function view(
+  of = documentOf('coat-off', 'pulley'),
+  makeBuilder: () => Builder = threadBuilder,
+): Promise<PlanStore> {
   const store = createPlanStore(planOf(of), emptyDocument(tonight));
   serve({
     showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
@@ -60,7 +91,7 @@ async function view(of = documentOf('coat-off', 'pulley')): Promise<PlanStore> {
       item="warm-up"
       store={store}
       onLeave={() => (left += 1)}
-      makeBuilder={threadBuilder}
+      makeBuilder={makeBuilder}
     />,
   );
   return store;
@@ -178,5 +209,23 @@ describe('building a warm-up', () => {
         timeout: 60_000,
       }),
     ).toBeTruthy();
+  });
+
+  it('can be told that it is good enough, and keeps what stands', async () => {
+    await view(documentOf('coat-off'), slowBuilder);
+    fireEvent.click(
+      await screen.findByRole('button', { name: 'that is good enough' }, { timeout: 60_000 }),
+    );
+    expect(await screen.findByText(/^the best so far/)).toBeTruthy();
+    expect(screen.queryByRole('alert')).toBeNull();
+    expect(screen.getByRole('button', { name: 'Take it whole' })).toBeTruthy();
+  });
+
+  it('is tried again where it could not be fetched', async () => {
+    await view(documentOf('coat-off'), failingBuilder);
+    expect((await screen.findByRole('alert')).textContent).toMatch(/Your plan is as it was/);
+    click('try again');
+    await built();
+    expect(screen.queryByRole('alert')).toBeNull();
   });
 });

@@ -30,13 +30,24 @@ export function workerBuilder(): Builder {
     solving = undefined;
   };
   return {
-    weigh: (request) => {
-      weighing ??= weigher();
-      return weighing.ask(async (api): Promise<Weighed> => api.weigh(request));
+    weigh: async (request) => {
+      const mine = (weighing ??= weigher());
+      try {
+        return await mine.ask(async (api): Promise<Weighed> => api.weigh(request));
+      } catch (error) {
+        // One that could not be fetched is opened anew the next time.
+        if (weighing === mine) weighing = undefined;
+        throw error;
+      }
     },
-    solve: (problem, onNews = () => undefined) => {
-      solving ??= solver();
-      return solving.ask(async (api): Promise<Built> => api.solve(problem, proxy(onNews)));
+    solve: async (problem, onNews = () => undefined) => {
+      const mine = (solving ??= solver());
+      try {
+        return await mine.ask(async (api): Promise<Built> => api.solve(problem, proxy(onNews)));
+      } catch (error) {
+        if (solving === mine) solving = undefined;
+        throw error;
+      }
     },
     stop,
     end: () => {

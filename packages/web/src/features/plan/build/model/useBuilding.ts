@@ -6,7 +6,7 @@ import {
   type ProposalNews,
 } from '@wide-fern/plan';
 import { messageOf } from '@wide-fern/client';
-import { useEffect, useMemo, useReducer } from 'react';
+import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
 import type { Builder } from './builder';
 
 /** A plan on its way: as good as it is known, and how many points could still be won. */
@@ -101,6 +101,8 @@ export function after(building: Building, step: Step): Building {
 /** Builds what is asked, anew as soon as something else is asked; leaving the page stops it. */
 export function useBuilding(builder: Builder, request: BuildRequest) {
   const [building, tell] = useReducer(after, nothing);
+  const [tries, setTries] = useState(0);
+  const halt = useRef<() => void>(() => undefined);
   // What is asked is told by its content: the plan around it is drawn anew all the time.
   const content = useMemo(() => JSON.stringify(request), [request]);
   useEffect(() => {
@@ -110,29 +112,32 @@ export function useBuilding(builder: Builder, request: BuildRequest) {
     const told = (step: Step) => {
       if (wanted) tell(step);
     };
+    halt.current = () => {
+      wanted = false;
+      builder.stop();
+    };
     tell({ kind: 'begin', request });
     const listener = {
       onPresent: (present: Proposal) => told({ kind: 'present', present }),
       onNews: (news: ProposalNews) =>
         told(news.kind === 'plan' ? { ...news, seconds: taken() } : news),
+      isWanted: () => wanted,
     };
     propose(request, builder, listener).then(
       (proposed) => told({ kind: 'over', proposed, seconds: taken() }),
       (error: unknown) => told({ kind: 'failed', message: messageOf(error) }),
     );
-    return () => {
-      wanted = false;
-      builder.stop();
-    };
+    return halt.current;
     // The request is the same as long as its content is.
     // eslint-disable-next-line react-hooks/exhaustive-deps
-  }, [builder, content]);
+  }, [builder, content, tries]);
   return {
     building,
     /** Ends the search with what is there. */
     stop: () => {
-      builder.stop();
+      halt.current();
       tell({ kind: 'stopped' });
     },
+    again: () => setTries(tries + 1),
   };
 }

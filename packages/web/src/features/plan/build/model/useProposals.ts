@@ -33,6 +33,8 @@ export interface BuildPlace {
   readonly onLeave: () => void;
 }
 
+const without = (list: readonly string[], id: string) => list.filter((one) => one !== id);
+
 /** What is asked, what was built for it, and what can be done with it. */
 export function useProposals(place: BuildPlace) {
   const { evening, item, store, known, exercises, makeBuilder, onLeave } = place;
@@ -50,7 +52,7 @@ export function useProposals(place: BuildPlace) {
   const request = useMemo(() => requestOf(known, wish), [known, wish]);
   const [builder] = useState(makeBuilder);
   useEffect(() => builder.end, [builder]);
-  const { building, stop } = useBuilding(builder, request);
+  const { building, stop, again } = useBuilding(builder, request);
   const seconds = Math.max(allotted, request.seconds);
   const present = useMemo(() => evaluate(document, seconds), [document, seconds]);
   const drawn = useDrawn(building.rows, exercises, document, request.seconds);
@@ -62,9 +64,21 @@ export function useProposals(place: BuildPlace) {
     setOpened(0);
     setChosen(undefined);
   };
-  const without = (list: readonly string[], id: string) => list.filter((one) => one !== id);
   return {
-    ...{ document, start, allotted, clock, request, building, stop, present, drawn, said, nameOf },
+    ...{
+      document,
+      start,
+      allotted,
+      clock,
+      request,
+      building,
+      stop,
+      again,
+      present,
+      drawn,
+      said,
+      nameOf,
+    },
     ...{ wish, change, opened, setOpened, chosen },
     pinned: new Set(document.segments.flatMap(({ id, choices }) => (choices.pinned ? [id] : []))),
     /** Opens the reasons of a segment, or closes them. */
@@ -95,13 +109,8 @@ export function useProposals(place: BuildPlace) {
         (one) => one.exercise.id === exercise,
       );
       if (!segment) return;
-      edit(
-        takeAcross(
-          document,
-          segment,
-          plan.segments.map((one) => one.exercise),
-        ),
-      );
+      const order = plan.segments.map((one) => one.exercise);
+      edit(takeAcross(document, segment, order));
       setSaid(`${nameOf(exercise)} is in your plan now; undo takes it out again.`);
     },
   };
