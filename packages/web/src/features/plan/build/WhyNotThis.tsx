@@ -29,8 +29,9 @@ export function WhyNotThis({
   const [chosen, setChosen] = useState('');
   const [answer, setAnswer] = useState('');
   const [asking, setAsking] = useState(false);
-  // Another plan, another answer.
-  useEffect(() => setAnswer(''), [plan]);
+  // Another plan, another answer; the same one told anew is the same.
+  const content = plan.segments.map(({ candidate }) => candidate.id).join(' ');
+  useEffect(() => setAnswer(''), [content]);
   const exercise = exercises.get(chosen);
   const ask = async () => {
     if (!exercise) return;
