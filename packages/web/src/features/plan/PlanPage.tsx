@@ -1,4 +1,4 @@
-import { lazy, Suspense, useMemo } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
 import { useParams, useSearchParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
@@ -22,7 +22,13 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
   const { choir, account, mayEdit } = useHere();
   const place = useMemo(() => ({ choir: choir.id, evening, item }), [choir.id, evening, item]);
   const [search, setSearch] = useSearchParams();
-  const isBuilding = search.has('build');
+  // What is shown changes at once; the address follows as soon as it can.
+  const [isBuilding, setBuilding] = useState(search.has('build'));
+  useEffect(() => setBuilding(search.has('build')), [search]);
+  const show = (building: boolean) => {
+    setBuilding(building);
+    setSearch(building ? { build: '' } : {});
+  };
   const editor = usePlanEditor(place, account.id, mayEdit);
   const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
   if (editor.kind === 'loading') {
@@ -52,7 +58,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
             evening={editor.evening}
             item={item}
             store={editor.store}
-            onLeave={() => setSearch({})}
+            onLeave={() => show(false)}
           />
         </Suspense>
       ) : (
@@ -60,7 +66,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
           evening={editor.evening}
           item={item}
           store={editor.store}
-          onBuild={() => setSearch({ build: '' })}
+          onBuild={() => show(true)}
         />
       )}
     </Frame>
