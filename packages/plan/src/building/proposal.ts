@@ -194,14 +194,17 @@ export const takeWhole = (document: PlanDocument, segments: readonly Segment[]):
   as: 'built',
 });
 
-/** Takes one segment across: in the place of one with the same exercise, or where its phase belongs. */
+/**
+ * Takes one segment across: behind the last of those that stand before it in the proposal, at the beginning
+ * where none of them is there.
+ * @param order the exercises of the proposal, in their order
+ */
 export function takeAcross(
   document: PlanDocument,
   segment: Segment,
   order: readonly string[],
 ): PlanEdit {
   const { segments } = document;
-  // Behind the last one that stands before it in the order of the proposal, or of its phase's.
   const place = order.indexOf(segment.exercise.id);
   const before = new Set(order.slice(0, Math.max(0, place)));
   const last = segments.findLastIndex(({ exercise }) => before.has(exercise.id));

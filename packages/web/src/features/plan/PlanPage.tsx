@@ -5,12 +5,18 @@ import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
 import { Failed, Loading } from '../../ui/states';
 import { clockIn } from '@wide-fern/words';
+import { BuildAway } from './BuildAway';
 import { PlanView } from './PlanView';
 import { SavedWords } from './SavedWords';
 import { usePlanEditor } from './usePlanEditor';
 
 /** Building brings the catalogue along; it is fetched when it is first asked for. */
-const BuildView = lazy(() => import('./build/BuildView').then((it) => ({ default: it.BuildView })));
+const BuildView = lazy(() =>
+  import('./build/BuildView').then(
+    (it) => ({ default: it.BuildView }),
+    () => ({ default: BuildAway }),
+  ),
+);
 
 /** An evening's plan; without a word about which, its first warm-up. */
 export default function PlanPage() {

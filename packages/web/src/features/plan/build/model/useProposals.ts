@@ -110,8 +110,12 @@ export function useProposals(place: BuildPlace) {
       );
       if (!segment) return;
       const order = plan.segments.map((one) => one.exercise);
-      edit(takeAcross(document, segment, order));
-      setSaid(`${nameOf(exercise)} is in your plan now; undo takes it out again.`);
+      const done = edit(takeAcross(document, segment, order)).length > 0;
+      setSaid(
+        done
+          ? `${nameOf(exercise)} is in your plan now; undo takes it out again.`
+          : 'Your plan takes no more segments; leave one out first.',
+      );
     },
   };
 }
