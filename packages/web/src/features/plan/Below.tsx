@@ -7,7 +7,7 @@ import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
 import type { Opened, PlanDoing } from './model/usePlanActs';
 import { NothingPlanned } from './NothingPlanned';
-import { ShelfAway } from './ShelfAway';
+import { Away } from './Away';
 
 /** The bench comes right behind the page: what is drawn to scale stands first. */
 const bench = import('./bench/Bench');
@@ -16,7 +16,7 @@ const ShortcutList = lazy(() =>
   import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
 );
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
-const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: ShelfAway })));
+const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: Away })));
 
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({

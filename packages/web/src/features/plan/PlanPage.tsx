@@ -5,7 +5,7 @@ import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
 import { Failed, Loading } from '../../ui/states';
 import { clockIn } from '@wide-fern/words';
-import { BuildAway } from './BuildAway';
+import { Away } from './Away';
 import { PlanView } from './PlanView';
 import { SavedWords } from './SavedWords';
 import { usePlanEditor } from './usePlanEditor';
@@ -14,7 +14,7 @@ import { usePlanEditor } from './usePlanEditor';
 const BuildView = lazy(() =>
   import('./build/BuildView').then(
     (it) => ({ default: it.BuildView }),
-    () => ({ default: BuildAway }),
+    () => ({ default: Away }),
   ),
 );
 
@@ -64,7 +64,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
             evening={editor.evening}
             item={item}
             store={editor.store}
-            onLeave={() => show(false)}
+            onClose={() => show(false)}
           />
         </Suspense>
       ) : (

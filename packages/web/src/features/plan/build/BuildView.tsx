@@ -13,14 +13,14 @@ export function BuildView({
   evening,
   item,
   store,
-  onLeave,
+  onClose,
   makeBuilder = workerBuilder,
 }: {
   readonly evening: Evening;
   readonly item: string;
   readonly store: PlanStore;
   /** Back to the plan. */
-  readonly onLeave: () => void;
+  readonly onClose: () => void;
   readonly makeBuilder?: () => Builder;
 }) {
   const { document } = useStore(store);
@@ -31,5 +31,7 @@ export function BuildView({
     return <Failed message={messageOf(state.error)} onRetry={state.retry} />;
   }
   const { known, exercises } = state;
-  return <Proposals {...{ evening, item, store, onLeave, makeBuilder, known, exercises }} />;
+  return (
+    <Proposals onLeave={onClose} {...{ evening, item, store, makeBuilder, known, exercises }} />
+  );
 }

@@ -90,7 +90,7 @@ async function view(
       evening={evening}
       item="warm-up"
       store={store}
-      onLeave={() => (left += 1)}
+      onClose={() => (left += 1)}
       makeBuilder={makeBuilder}
     />,
   );
