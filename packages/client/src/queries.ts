@@ -100,3 +100,6 @@ export const singersQuery = (choir: string) => list('listSingers', { choir });
 export const checksQuery = (choir: string, singer: string) => list('listChecks', { choir, singer });
 export const presenceQuery = (choir: string, evening: string) =>
   query('showPresence', { choir, evening });
+/** How sure the sections of an evening are; of persons, so only for those who lead. */
+export const surenessQuery = (choir: string, evening: string) =>
+  query('showSureness', { choir, evening });

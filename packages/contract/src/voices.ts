@@ -223,3 +223,22 @@ export const changePresenceSchema = z.object({
   singers: z.array(singerTonight).max(mostSingers).optional(),
 });
 export type ChangePresence = z.infer<typeof changePresenceSchema>;
+
+/** How sure an evening's sections are: its singers without names, for working out how many will be comfortable. */
+export const surenessSchema = z.object({
+  /** The share of those present that is to be comfortable. */
+  wanted: z.number().gt(0).max(1),
+  /** Of each part, everyone whose range is known. */
+  parts: z.record(
+    partCode,
+    z.array(
+      z.object({
+        comfort: pitchRange,
+        /** How much the limits differ from day to day, in semitones. */
+        sigma: z.number().min(0),
+        present: z.number().min(0).max(1),
+      }),
+    ),
+  ),
+});
+export type Sureness = z.infer<typeof surenessSchema>;

@@ -95,6 +95,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'listChecks',
     'dropCheck',
     'showPresence',
+    'showSureness',
     'changePresence',
   ],
   director: [

@@ -42,7 +42,10 @@ const problem: fc.Arbitrary<PlannerProblem> = fc.integer({ min: 1, max: 12 }).ch
     seconds: fc.integer({ min: 100, max: 480 }),
     slack: fc.integer({ min: 0, max: 90 }),
     reached: fc.option(fc.integer({ min: 62, max: 72 }), { nil: null }),
-    strongAfter: fc.subarray(['onset', 'resonance', 'elsewhere']),
+    strongAfter: fc.oneof(
+      fc.subarray(['onset', 'resonance', 'elsewhere']),
+      fc.constant([['onset', 'resonance', 'range'], 'release']),
+    ),
     phases: fc
       .tuple(
         ...phaseIds.map((id) =>

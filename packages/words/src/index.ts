@@ -9,6 +9,7 @@ export * from './notation';
 export * from './passes';
 export * from './partNames';
 export * from './roster';
+export * from './sure';
 export * from './time';
 export * from './typed';
 export * from './voices';

@@ -31,7 +31,9 @@ describe('after a change elsewhere', () => {
 
   it('who is here changes the sections of that evening, not its plans', () => {
     expect(isStale(shown, 'presence', { evening })).toBe(true);
-    expect(isStale(keyOf('showPresence', { choir, evening }), 'presence', { evening })).toBe(true);
+    for (const name of ['showPresence', 'showSureness'] as const) {
+      expect(isStale(keyOf(name, { choir, evening }), 'presence', { evening })).toBe(true);
+    }
     expect(isStale(plan, 'presence', { evening })).toBe(false);
   });
 

@@ -38,6 +38,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
         : [
             { queryKey: keyOf('showEvening', { choir, evening }), exact: true },
             { queryKey: keyOf('showPresence', { choir, evening }) },
+            { queryKey: keyOf('showSureness', { choir, evening }) },
           ];
     case 'plan':
       return evening === undefined || item === undefined

@@ -89,6 +89,7 @@ export const paths = {
   dropCheck: 'DELETE /choirs/:choir/singers/:singer/checks/:check',
   showPresence: 'GET /choirs/:choir/evenings/:evening/presence',
   changePresence: 'PUT /choirs/:choir/evenings/:evening/presence',
+  showSureness: 'GET /choirs/:choir/evenings/:evening/sureness',
 
   followEvents: 'GET /choirs/:choir/events',
 } as const;

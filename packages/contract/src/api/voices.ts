@@ -10,6 +10,7 @@ import {
   singerExportSchema,
   singerSchema,
   storeSingersSchema,
+  surenessSchema,
   voicesSchema,
 } from '../voices';
 import { z } from '../zod';
@@ -72,4 +73,5 @@ export const voices = {
     reply: presenceSchema,
     errors: ['invalid'],
   },
+  showSureness: { access: 'deputy', reply: surenessSchema, errors: [] },
 } as const satisfies Endpoints;

@@ -1,4 +1,4 @@
-import { greatestRise, placesOf, type Candidate, type PlannerProblem } from './problem';
+import { greatestRise, leadsOf, placesOf, type Candidate, type PlannerProblem } from './problem';
 
 /**
  * Whether a segment's top lies within a fourth of what was reached: at the beginning, or by another
@@ -25,14 +25,15 @@ function isLedUpTo(
   one: Candidate,
   selection: readonly Candidate[],
   places: ReadonlyMap<string, number>,
-  strongAfter: readonly string[],
+  leads: readonly (readonly number[])[],
 ): boolean {
   const place = places.get(one.phase)!;
-  return strongAfter.every((phase) => {
-    const before = places.get(phase);
-    if (before === undefined) return true;
-    return place > before && selection.some((other) => other.phase === phase);
-  });
+  return leads.every((lead) =>
+    selection.some((other) => {
+      const before = places.get(other.phase)!;
+      return before < place && lead.includes(before);
+    }),
+  );
 }
 
 /**
@@ -40,8 +41,9 @@ function isLedUpTo(
  * excluded:EXERCISE, included:EXERCISE, twice:EXERCISE, strong:ID, rise:ID (docs/model.md, section 10).
  */
 export function breachesOf(problem: PlannerProblem, selection: readonly Candidate[]): string[] {
-  const { seconds, slack, phases, pinned, excluded, included = [], reached, strongAfter } = problem;
+  const { seconds, slack, phases, pinned, excluded, included = [], reached } = problem;
   const places = placesOf(problem);
+  const leads = leadsOf(problem, places);
   const known = selection.filter(({ phase }) => places.has(phase));
   const total = selection.reduce((sum, one) => sum + one.seconds, 0);
   const breaches: string[] = [];
@@ -67,8 +69,7 @@ export function breachesOf(problem: PlannerProblem, selection: readonly Candidat
   }
   for (const [exercise, count] of times) if (count > 1) breaches.push(`twice:${exercise}`);
   for (const one of known) {
-    if (one.strong && !isLedUpTo(one, known, places, strongAfter))
-      breaches.push(`strong:${one.id}`);
+    if (one.strong && !isLedUpTo(one, known, places, leads)) breaches.push(`strong:${one.id}`);
     if (reached !== null && !risesGently(one, known, places, reached)) {
       breaches.push(`rise:${one.id}`);
     }

@@ -46,8 +46,8 @@ export interface PlannerProblem {
   readonly slack: Seconds;
   /** The top that counts as reached before the first pitched segment; null leaves the rule of the rise off. */
   readonly reached: MidiNote | null;
-  /** Strong segments come after a segment of each of these phases. */
-  readonly strongAfter: readonly string[];
+  /** Strong segments come after a segment of each of these phases; of several in one entry, any will do. */
+  readonly strongAfter: readonly (string | readonly string[])[];
   readonly phases: readonly PlannerPhase[];
   /** How much each skill is wished for: 1 to 3. */
   readonly wishes: Readonly<Record<string, number>>;
@@ -93,3 +93,15 @@ export const candidatesById = ({ candidates }: PlannerProblem): ReadonlyMap<stri
   for (const one of candidates) if (!byId.has(one.id)) byId.set(one.id, one);
   return byId;
 };
+
+/** The places of the phases that have to lead up to strong segments, entry by entry; phases that are not there ask for nothing. */
+export function leadsOf(
+  { strongAfter }: Pick<PlannerProblem, 'strongAfter'>,
+  places: ReadonlyMap<string, number>,
+): readonly (readonly number[])[] {
+  return strongAfter
+    .map((entry) =>
+      (typeof entry === 'string' ? [entry] : entry).flatMap((id) => places.get(id) ?? []),
+    )
+    .filter((lead) => lead.length > 0);
+}

@@ -1,5 +1,5 @@
 import type { Mip } from './mip';
-import { placesOf, type Candidate, type PlannerProblem } from './problem';
+import { leadsOf, placesOf, type Candidate, type PlannerProblem } from './problem';
 import { addNeeds, addSkills } from './gains';
 import { addIncluded, addOnce, addPinned, addRise, addStrong, addTotals, type Wish } from './rules';
 import { Sheet } from './sheet';
@@ -29,13 +29,9 @@ const sharedAtMost = 0.5;
 /** Whether a strong candidate's phase lies behind all that have to lead up to it. */
 const isBehind = (
   { phase }: Candidate,
-  { strongAfter }: PlannerProblem,
+  leads: readonly (readonly number[])[],
   places: ReadonlyMap<string, number>,
-): boolean =>
-  strongAfter.every((before) => {
-    const place = places.get(before);
-    return place === undefined || places.get(phase)! > place;
-  });
+): boolean => leads.every((lead) => lead.some((place) => place < places.get(phase)!));
 
 /** The candidates that can be in a plan at all. */
 export function usableOf(
@@ -43,6 +39,7 @@ export function usableOf(
   without: ReadonlySet<Wish> = new Set(),
 ): readonly Candidate[] {
   const places = placesOf(problem);
+  const leads = leadsOf(problem, places);
   const excluded = new Set(
     problem.excluded.filter((exercise) => !without.has(`excluded:${exercise}`)),
   );
@@ -51,7 +48,7 @@ export function usableOf(
       places.has(one.phase) &&
       !excluded.has(one.exercise) &&
       one.seconds <= problem.seconds &&
-      (!one.strong || without.has('strong') || isBehind(one, problem, places)),
+      (!one.strong || without.has('strong') || isBehind(one, leads, places)),
   );
 }
 
@@ -67,12 +64,13 @@ export function programmeOf(problem: PlannerProblem, making: Making = {}): Progr
     cost: anyWillDo ? 0 : points,
     lower: pinned.has(id) ? 1 : 0,
   }));
+  const places = placesOf(problem);
   addTotals(sheet, problem, without);
   addOnce(sheet);
   addPinned(sheet, problem, without);
   addIncluded(sheet, problem, without);
-  if (!without.has('strong')) addStrong(sheet, problem);
-  addRise(sheet, problem, placesOf(problem));
+  if (!without.has('strong')) addStrong(sheet, problem, places);
+  addRise(sheet, problem, places);
   for (const exercises of earlier) {
     const same = sheet.weighed((one) =>
       exercises.has(one.exercise) && !pinned.has(one.id) && !included.has(one.exercise)

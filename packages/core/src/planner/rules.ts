@@ -1,4 +1,4 @@
-import { greatestRise, type Candidate, type PlannerProblem } from './problem';
+import { greatestRise, leadsOf, type Candidate, type PlannerProblem } from './problem';
 import type { Entries, Sheet } from './sheet';
 
 /** What of a problem is only wished: each can be left out when a conflict is looked for. */
@@ -80,16 +80,26 @@ export function addIncluded(
 }
 
 /** Strong ones of a phase only with a segment of each phase that has to lead up to them. */
-export function addStrong(sheet: Sheet, { strongAfter, phases }: PlannerProblem): void {
-  const known = strongAfter.filter((id) => phases.some((phase) => phase.id === id));
+export function addStrong(
+  sheet: Sheet,
+  problem: PlannerProblem,
+  places: ReadonlyMap<string, number>,
+): void {
   // Of an exercise one way is chosen at most, so its ways can share a row.
   const strong = sheet.grouped(
     (one) => one.strong,
     ({ exercise, phase }) => `${phase} ${exercise}`,
   );
-  for (const before of known) {
-    const leads = sheet.any(({ phase }) => phase === before);
-    for (const { entries } of strong) sheet.atMost(entries, [[leads, 1]]);
+  for (const lead of leadsOf(problem, places)) {
+    const columns = new Map<string, number>();
+    for (const { first, entries } of strong) {
+      const before = lead.filter((place) => place < places.get(first.phase)!);
+      const key = before.join(' ');
+      const column =
+        columns.get(key) ?? sheet.any(({ phase }) => before.includes(places.get(phase)!));
+      columns.set(key, column);
+      sheet.atMost(entries, [[column, 1]]);
+    }
   }
 }
 

@@ -1,5 +1,5 @@
 import { reachesStep, skillPoints, stepsOf, sumError, unitSeconds, unitsOfKind } from './points';
-import { greatestRise, placesOf, type Candidate, type PlannerProblem } from './problem';
+import { greatestRise, leadsOf, placesOf, type Candidate, type PlannerProblem } from './problem';
 
 /** What one candidate brings, worked out once. */
 interface Weighed {
@@ -31,7 +31,7 @@ export class Tally {
   private readonly weighed: readonly Weighed[];
   private readonly weights: readonly number[];
   /** The places of the phases that have to lead up to strong segments. */
-  private readonly leading: readonly number[];
+  private readonly leading: readonly (readonly number[])[];
   private readonly led: number[];
   private readonly reached: number[];
   private readonly spent: number[];
@@ -55,7 +55,7 @@ export class Tally {
     const steps = stepsOf(problem);
     const places = placesOf(problem);
     const { reached, phases } = problem;
-    this.leading = problem.strongAfter.flatMap((id) => places.get(id) ?? []);
+    this.leading = leadsOf(problem, places).map((lead) => [...lead].sort((a, b) => a - b));
     this.weights = skills.map((skill) => problem.wishes[skill]!);
     this.led = skills.map(() => 0);
     this.reached = steps.map(() => 0);
@@ -112,7 +112,17 @@ export class Tally {
   get broken(): number {
     let broken = 0;
     if (this.strongs > 0) {
-      for (const before of this.leading) if (this.count[before] === 0) broken += this.strongs;
+      for (const lead of this.leading) {
+        const first = lead.find((place) => this.count[place]! > 0);
+        if (first === undefined) broken += this.strongs;
+        // Of one phase alone all that is usable lies behind it.
+        else if (lead.length > 1) {
+          for (const one of this.chosen) {
+            const { strong, place } = this.weighed[one]!;
+            if (strong && place <= first) broken += 1;
+          }
+        }
+      }
     }
     if (this.risings > 0) {
       for (const one of this.chosen) {

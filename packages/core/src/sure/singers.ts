@@ -29,8 +29,29 @@ export function spreadOf(checks: readonly MidiNote[]): Semitones {
   return Math.sqrt((priorChecks * priorSigma ** 2 + squares) / (priorChecks + checks.length));
 }
 
+/** How much both limits of a singer differ from day to day: as much as the less steady one. */
+export const spreadOfLimits = (checks: readonly PitchRange[]): Semitones =>
+  Math.max(spreadOf(checks.map(([low]) => low)), spreadOf(checks.map(([, high]) => high)));
+
 /** The chance to be present, from the last ten evenings of which there were so many. */
 export const presenceOf = (here: number, counted: number): number => (1 + here) / (2 + counted);
+
+/**
+ * The chance that a singer is present: certain where it was said, else from the last evenings. Where there were
+ * none, everybody is taken to be here, as the sections are told.
+ */
+export function presenceChance({
+  said,
+  here,
+  counted,
+}: {
+  readonly said: boolean | undefined;
+  readonly here: number;
+  readonly counted: number;
+}): number {
+  if (said !== undefined) return said ? 1 : 0;
+  return counted === 0 ? 1 : presenceOf(here, counted);
+}
 
 /** The chance that a singer is comfortable from the lowest to the highest note. */
 function comfortableChance(

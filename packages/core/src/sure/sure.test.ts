@@ -1,5 +1,13 @@
 import fc from 'fast-check';
-import { endSureness, presenceOf, sectionSureness, spreadOf, type UnsureSinger } from './index';
+import {
+  endSureness,
+  presenceChance,
+  presenceOf,
+  sectionSureness,
+  spreadOf,
+  spreadOfLimits,
+  type UnsureSinger,
+} from './index';
 
 /** Figures that look like chance and are the same every time. */
 function drawing(seed: number) {
@@ -78,6 +86,20 @@ describe('how sure a section is comfortable', () => {
       11 / 12,
       1 / 12,
     ]);
+  });
+});
+
+describe('who is here, and how steady', () => {
+  it('is certain where it was said, and as usual while no evening is behind', () => {
+    const here = (said: boolean | undefined, times: number, counted: number) =>
+      presenceChance({ said, here: times, counted });
+    expect([here(true, 0, 10), here(false, 10, 10)]).toEqual([1, 0]);
+    expect([here(undefined, 0, 0), here(undefined, 3, 4)]).toEqual([1, 4 / 6]);
+  });
+  it('follows the less steady limit', () => {
+    const top = [70, 74, 70, 75];
+    expect(spreadOfLimits(top.map((high) => [55, high] as const))).toBe(spreadOf(top));
+    expect(spreadOfLimits([])).toBe(1);
   });
 });
 

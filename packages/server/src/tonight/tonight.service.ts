@@ -21,7 +21,11 @@ import { dateIn } from '../time/zone';
 export type TonightOf = Pick<EveningView, 'tonight' | 'pieces' | 'withEveryone' | 'asUsual'>;
 
 /** Who sings on an evening, and how they are. */
-async function presentOn(em: EntityManager, choir: Choir, evening: Evening): Promise<Present[]> {
+export async function presentOn(
+  em: EntityManager,
+  choir: Choir,
+  evening: Evening,
+): Promise<Present[]> {
   const singers = await em.find(Singer, { choir, onLeave: false });
   const rows = new Map(
     (await em.find(SingerEvening, { evening })).map((row) => [row.singer.id, row]),
@@ -65,6 +69,17 @@ export async function wishesFor(
     });
 }
 
+/** What the sections of an evening depend on, beside its singers. */
+export const settingOf = (
+  { sharePercent, trims, timeZone }: Choir,
+  { condition, startsAt }: Evening,
+): SectionSetting => ({
+  share: (sharePercent ?? 85) / 100,
+  condition: condition ?? 'rested',
+  trims: trims ?? undefined,
+  date: dateIn(startsAt, timeZone),
+});
+
 /** What keys rest on for an evening: each section's band from who is here and how, and what its pieces ask. */
 export async function tonightFor(
   em: EntityManager,
@@ -74,13 +89,7 @@ export async function tonightFor(
 ): Promise<TonightOf> {
   const parts = await partsOf(em, choir);
   const present = await presentOn(em, choir, evening);
-  const condition = evening.condition ?? 'rested';
-  const setting: SectionSetting = {
-    share: (choir.sharePercent ?? 85) / 100,
-    condition,
-    trims: choir.trims ?? undefined,
-    date: dateIn(evening.startsAt, choir.timeZone),
-  };
+  const setting = settingOf(choir, evening);
   const sung = evening.agenda.filter(({ piece }) => piece !== null);
   const pieces = new Map(
     (await em.find(Piece, { choir, id: { $in: sung.map(({ piece }) => piece!) } })).map((piece) => [
@@ -107,7 +116,7 @@ export async function tonightFor(
         codes,
         inOrder.map(({ asked }) => asked),
       ),
-      condition,
+      condition: setting.condition,
     },
     pieces: inOrder.map(({ id, asked }) => ({
       id,

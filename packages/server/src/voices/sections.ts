@@ -17,7 +17,8 @@ export interface Present {
   readonly states: readonly SingerState[];
 }
 
-const asSectionSinger = ({ singer, away, states }: Present): SectionSinger => {
+/** A singer as sections are made of them. */
+export const asSectionSinger = ({ singer, away, states }: Present): SectionSinger => {
   const limits = knownLimits(singer);
   return {
     part: singer.part?.code ?? null,

@@ -43,11 +43,31 @@ export const SignsWord = ({ isOpen, toggle }: SignsShown) => (
 /** The signs of a view with what they mean, in one row that wraps. */
 export function Signs({
   shown: { isOpen, toggle },
-  signs,
+  load,
 }: {
   readonly shown: SignsShown;
-  readonly signs: readonly SignWord[];
+  /** Fetches what is explained; the same function each time. */
+  readonly load: () => Promise<readonly SignWord[]>;
 }) {
+  const [signs, setSigns] = useState<readonly SignWord[]>([]);
+  const [isAway, setAway] = useState(false);
+  useEffect(() => {
+    if (!isOpen) return undefined;
+    let wanted = true;
+    load().then(
+      (found) => {
+        if (!wanted) return;
+        setSigns(found);
+        setAway(false);
+      },
+      () => {
+        if (wanted) setAway(true);
+      },
+    );
+    return () => {
+      wanted = false;
+    };
+  }, [isOpen, load]);
   if (!isOpen) return null;
   return (
     <Flex
@@ -60,6 +80,9 @@ export function Signs({
       borderTopWidth="1px"
       fontSize="12px"
     >
+      {isAway && (
+        <Label>The signs could not be fetched; open them again when the connection is back.</Label>
+      )}
       {signs.map(([words, drawn]) => (
         <Flex key={words} as="span" gap="6px" align="center">
           <svg width={30} height={18} aria-hidden="true">

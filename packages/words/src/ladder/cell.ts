@@ -1,5 +1,6 @@
 import { noteInKey, tonicName, type KeyColumn, type Move, type Section } from '@wide-fern/core';
 import { countInWords, semitonesInWords } from '../counting';
+import { unsureInWords } from '../sure';
 import type { Wording } from './wording';
 
 const roomInWords = (room: number, end: 'above' | 'below'): string => {
@@ -7,8 +8,23 @@ const roomInWords = (room: number, end: 'above' | 'below'): string => {
   return room === 0 ? `no room ${end}` : `room of ${countInWords(room)} ${end}`;
 };
 
-/** A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.» */
+/**
+ * A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.»
+ * @param tooFew the chance that too few are comfortable, said where it is worth saying
+ */
 export function cellInWords(
+  band: Section,
+  { tonic, fits }: KeyColumn,
+  move: Move | undefined,
+  wording: Wording,
+  tooFew = 0,
+): string {
+  const words = cellWords(band, { tonic, fits }, move, wording);
+  const unsure = unsureInWords(tooFew);
+  return unsure ? `${words.slice(0, -1)}; ${unsure}.` : words;
+}
+
+function cellWords(
   band: Section,
   { tonic, fits }: KeyColumn,
   move: Move | undefined,

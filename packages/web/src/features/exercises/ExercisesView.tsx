@@ -1,22 +1,25 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { familyKey, wantedBy } from '@wide-fern/core';
 import { figured, formFor, notPossibleInWords, phaseWords } from '@wide-fern/words';
-import { useDeferredValue, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../here/session';
 import { LongList } from '../../ui/LongList';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Label, Name, WordButton, WordLink } from '../../ui/words';
-import { exerciseSigns } from '../../music/figures/signWords';
+import { signsOf } from '../../music/signs';
 import { ExerciseRow } from './ExerciseRow';
 import { Filters } from './Filters';
 import { ThrownAway } from './ThrownAway';
 import { countOf, rowsOf, type Row } from './model/rows';
 import { useWanted } from './model/wanted';
 import { MoreWays, toggled } from '../../ui/MoreWays';
-import { ExercisePanel } from './panel/ExercisePanel';
 import type { ReadyExercises } from './model/useExercises';
 import { WriteAll } from './files/WriteAll';
+
+/** The panel comes right behind the list. */
+const panelCode = import('./panel/ExercisePanel');
+const ExercisePanel = lazy(() => panelCode.then((it) => ({ default: it.ExercisePanel })));
 
 function keyOf(row: Row): string {
   switch (row.kind) {
@@ -101,7 +104,7 @@ export function ExercisesView({
             )}
             <SignsWord {...signs} />
           </Label>
-          <Signs shown={signs} signs={exerciseSigns} />
+          <Signs shown={signs} load={signsOf.exercises} />
           <LongList
             items={rows}
             label="Exercises"
@@ -151,7 +154,7 @@ export function ExercisesView({
           maxH={beside ? 'calc(100dvh - 48px)' : undefined}
           overflowY={beside ? 'auto' : undefined}
         >
-          {panel}
+          <Suspense fallback={<Box minH="280px" />}>{panel}</Suspense>
         </Box>
       )}
     </Flex>

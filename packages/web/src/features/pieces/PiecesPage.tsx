@@ -10,7 +10,7 @@ import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Label, Name, WordLink } from '../../ui/words';
 import { useTonight } from '../../here/useTonight';
-import { askedSigns } from '../../music/figures/signWords';
+import { signsOf } from '../../music/signs';
 import { laneWidth } from './drawing/RangeStems';
 import { PieceRow, stackedHeight } from './PieceRow';
 import { piecesWanted } from './model/list';
@@ -93,7 +93,7 @@ export default function PiecesPage() {
           </Label>
           <SignsWord {...signs} />
         </Flex>
-        <Signs shown={signs} signs={askedSigns} />
+        <Signs shown={signs} load={signsOf.pieces} />
         <LongList
           items={shown}
           label="Pieces"

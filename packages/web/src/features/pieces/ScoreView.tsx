@@ -5,7 +5,7 @@ import { useCallback, useMemo, useState, type ReactNode } from 'react';
 import { useHere } from '../../here/session';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Label } from '../../ui/words';
-import { pieceSigns } from '../../music/figures/signWords';
+import { signsOf } from '../../music/signs';
 import { ChosenPanel } from './panel/ChosenPanel';
 import { HowSung } from './panel/HowSung';
 import { AskedOfPart } from './drawing/AskedOfPart';
@@ -118,7 +118,7 @@ export function ScoreView({
       <Label mb="2px">
         How hard each bar is for each part, and your own marks. <SignsWord {...signs} />
       </Label>
-      <Signs shown={signs} signs={pieceSigns} />
+      <Signs shown={signs} load={signsOf.piece} />
       <BarStrip
         analysis={analysis}
         marks={piece.marks}

@@ -6,6 +6,7 @@ import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
 import type { Opened, PlanDoing } from './model/usePlanActs';
+import type { Behind } from './model/useBehind';
 import { NothingPlanned } from './NothingPlanned';
 import { Away } from './Away';
 
@@ -25,6 +26,7 @@ export function Below({
   evening,
   plan,
   evaluated,
+  behind,
   width,
   onBuild,
   borderTopWidth,
@@ -34,6 +36,7 @@ export function Below({
   readonly evening: Evening;
   readonly plan: EvaluatedPlan;
   readonly evaluated: Evaluated | undefined;
+  readonly behind: Behind | undefined;
   readonly width: number;
   readonly onBuild: () => void;
   readonly borderTopWidth: string;
@@ -78,6 +81,7 @@ export function Below({
               key={evaluated.segment.id}
               evaluated={evaluated}
               plan={plan}
+              behind={behind}
               forbids={evening.forbids}
               writing={writing}
               phraseSeconds={phraseSeconds}

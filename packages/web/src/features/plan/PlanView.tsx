@@ -16,23 +16,23 @@ import { MainButton } from '../../ui/MainButton';
 import { Hidden, Label, WordButton, WordLink } from '../../ui/words';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
-import { keySigns, laneSigns } from '../../music/lanes/signWords';
+import { signsOf } from '../../music/signs';
 import { Weave } from './drawing/Weave';
 import { takeTonight, type EvaluatedPlan } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
 import { usePlanActs } from './model/usePlanActs';
-import { useLoad } from './model/useLoad';
+import { useBehind } from './model/useBehind';
 import { usePlanDrawing } from './model/usePlanDrawing';
 import { PlanNotices } from './PlanNotices';
 import { PartSwitch } from './PartSwitch';
 import { SegmentStrip } from './SegmentStrip';
 import { TitleLine } from './TitleLine';
 
+/** What is drawn over the weave comes right behind the page. */
+const Over = lazy(() => import('./drawing/Over'));
 /** What should be looked at is fetched where there is anything. */
 const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
-
-const planSigns = [...laneSigns, ...keySigns];
 
 /** A plan: what is sung when, in which keys, and whether it holds. */
 export function PlanView({
@@ -63,7 +63,8 @@ export function PlanView({
     part,
     width,
   });
-  const load = useLoad(plan);
+  const behind = useBehind(evening.id, plan);
+  const warnings = behind?.load.warnings ?? [];
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
   const acts = usePlanActs(store, frame, evaluated, onBuild);
@@ -98,7 +99,6 @@ export function PlanView({
       )}
       <Weave
         plan={plan}
-        load={load}
         layout={layout}
         parts={parts}
         evening={evening}
@@ -108,7 +108,11 @@ export function PlanView({
         chosen={chosen}
         writing={writing}
         onChoose={chooseSegment}
-      />
+      >
+        <Suspense fallback={null}>
+          <Over plan={plan} behind={behind} layout={layout} parts={parts} />
+        </Suspense>
+      </Weave>
       <SegmentStrip
         plan={plan}
         axis={layout.axis}
@@ -146,11 +150,11 @@ export function PlanView({
           onSegment={go}
         />
       )}
-      {load && load.warnings.length > 0 && (
+      {warnings.length > 0 && (
         <Suspense fallback={null}>
           <LookAt
             plan={plan}
-            warnings={load.warnings}
+            warnings={warnings}
             writing={writing}
             mayEdit={mayEdit}
             onShow={chooseSegment}
@@ -164,12 +168,13 @@ export function PlanView({
         evening={evening}
         plan={plan}
         evaluated={evaluated}
+        behind={behind}
         width={width}
         onBuild={onBuild}
         borderTopWidth={narrow ? '1px' : '2px'}
       />
       <Box px={{ base: '16px', md: '24px' }} bg="paper">
-        <Signs shown={signs} signs={planSigns} />
+        <Signs shown={signs} load={signsOf.plan} />
       </Box>
       <Hidden>
         <span role="status">{said}</span>

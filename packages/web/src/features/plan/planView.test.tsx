@@ -90,6 +90,24 @@ describe('a plan on the page', () => {
     expect(await screen.findByText(/^From Pulley on/)).toBeTruthy();
   });
 
+  it('marks where it is not sure that enough are at ease, for those who lead only', async () => {
+    const [, high] = tonight.sections[0]!.comfort;
+    const singer = { comfort: [50, high - 4] as [number, number], sigma: 1, present: 1 };
+    const server = serve({
+      showSureness: () => ({ wanted: 0.85, parts: { S: [singer, singer, singer] } }),
+    });
+    const marks = () => window.document.querySelectorAll('svg g > title');
+    const words = () => [...marks()].map(({ textContent }) => textContent);
+    const edge = documentOf('narrow-hum', 'slate-steps');
+    await view(edge, 'reader');
+    expect(await screen.findByText(/^Effort$/)).toBeTruthy();
+    expect(server.asked.map(({ name }) => name)).not.toContain('showSureness');
+    expect(words().join()).not.toContain('evenings in ten');
+    await tidy();
+    await view(edge);
+    await waitFor(() => expect(words().join()).toMatch(/on \w+ evenings in ten, too few are/));
+  });
+
   it('opens a segment that is chosen, and walks on by key', async () => {
     await view();
     fireEvent.click(segments()[1]!);

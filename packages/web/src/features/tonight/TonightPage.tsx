@@ -28,8 +28,7 @@ import {
   type EvaluatedPlan,
   sectionsChange,
 } from '@wide-fern/plan';
-import { askedSigns } from '../../music/figures/signWords';
-import { laneSigns } from '../../music/lanes/signWords';
+import { signsOf } from '../../music/signs';
 import { DateRow } from './DateRow';
 import { FirstSteps } from './FirstSteps';
 import { nextEvening } from '../../here/dates';
@@ -110,8 +109,6 @@ export default function TonightPage() {
     </Frame>
   );
 }
-
-const tonightSigns = [...laneSigns, ...askedSigns];
 
 function NextEvening({
   summary,
@@ -221,7 +218,7 @@ function NextEvening({
           </Box>
         </Flex>
       )}
-      {plan.segments.length > 0 && <Signs shown={signs} signs={tonightSigns} />}
+      {plan.segments.length > 0 && <Signs shown={signs} load={signsOf.tonight} />}
       <Flex mt="16px" pt="16px" borderTopWidth="1px" borderColor="ink" gap="32px" wrap="wrap">
         <WhoIsHere evening={evening.data} mayEdit={mayEdit} writing={choir.writing} />
         <MusicAsks evening={evening.data} writing={choir.writing} />

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
-import { programme, type Listening, type ScorePart } from '@wide-fern/core';
+import { type Listening, type ScorePart } from '@wide-fern/core';
 import { useEffect, useMemo, useState } from 'react';
 import { QuietButton } from '../../ui/MainButton';
 import { PlainSelect } from '../../ui/PlainSelect';
@@ -46,7 +46,7 @@ export function Hear({
   const write = async () => {
     setRendering('yes');
     try {
-      const { renderWav } = await import('./player');
+      const { programme, renderWav } = await import('./player');
       const file = await renderWav(programme(listening, tempo), loud);
       saveFile(`${name}.wav`, 'audio/wav', file);
       setRendering('no');

@@ -3,6 +3,8 @@ import { atUsualLevel, writeWav } from '@wide-fern/sound';
 import { NoSound } from './noSound';
 import { orchestra, type Orchestra } from './orchestra';
 
+export { programme } from '@wide-fern/core';
+
 /** Something that is being played. */
 export interface Playing {
   /** Where it is, in seconds of the programme; beyond its end when it is over. */

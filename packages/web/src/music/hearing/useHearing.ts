@@ -1,4 +1,4 @@
-import { programme, type Listening, type Seconds } from '@wide-fern/core';
+import type { Listening, Programme, Seconds } from '@wide-fern/core';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { NoSound } from './noSound';
 import type { Playing } from './player';
@@ -30,10 +30,11 @@ export function useHearing(listening: Listening | undefined, tempo: number, loud
       const mine = turn.current;
       playing.current?.stop();
       setState((was) => (was.kind === 'playing' ? was : { kind: 'opening' }));
-      const piece = programme(listening, tempo);
+      let piece: Programme;
       try {
         // The instruments come along when something is heard.
-        const { play } = await import('./player');
+        const { play, programme } = await import('./player');
+        piece = programme(listening, tempo);
         const opened = await play(piece, loud, from);
         if (mine !== turn.current) {
           opened.stop();

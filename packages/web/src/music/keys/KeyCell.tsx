@@ -77,6 +77,7 @@ export function Cell({
   band,
   column,
   move,
+  tooFew,
   wording,
   hue,
   isFocused,
@@ -88,6 +89,8 @@ export function Cell({
   readonly band: Section;
   readonly column: KeyColumn;
   readonly move: Move | undefined;
+  /** The chance that too few of the part are comfortable, where it is known. */
+  readonly tooFew: number | undefined;
   readonly wording: Wording;
   readonly hue: string;
   readonly isFocused: boolean;
@@ -100,7 +103,7 @@ export function Cell({
     <Box
       role="gridcell"
       data-cell={place}
-      aria-label={cellInWords(band, column, move, wording)}
+      aria-label={cellInWords(band, column, move, wording, tooFew)}
       tabIndex={isFocused || isEntry ? 0 : -1}
       onFocus={onPoint}
       onMouseEnter={onPoint}

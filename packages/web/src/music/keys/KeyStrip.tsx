@@ -11,6 +11,7 @@ import {
 import { cellInWords, type Wording } from '@wide-fern/words';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { hueOf } from '../../ui/color';
+import { type Sure, tooFewIn } from './sure';
 import { cellAfterKey, keyRange, laddersOf } from './keyRange';
 import { LadderLine } from './LadderLine';
 import { Starts } from './Starts';
@@ -32,6 +33,7 @@ function movesAt(ladder: Ladder | undefined, tonic: number, part: string): Move 
 export function KeyStrip({
   keys,
   sections,
+  sure,
   wording,
   width,
   mayEdit,
@@ -41,6 +43,8 @@ export function KeyStrip({
 }: {
   readonly keys: LadderKeys;
   readonly sections: readonly Section[];
+  /** How sure a part is of a span of notes, where that is known. */
+  readonly sure?: Sure | undefined;
   readonly wording: Wording;
   readonly width: number;
   readonly mayEdit: boolean;
@@ -113,6 +117,12 @@ export function KeyStrip({
                 band={band}
                 column={each}
                 move={movesAt(ladderOfPart(keys, band.id), each.tonic, band.id)}
+                tooFew={tooFewIn(
+                  sure,
+                  band,
+                  each,
+                  movesAt(ladderOfPart(keys, band.id), each.tonic, band.id),
+                )}
                 wording={wording}
                 hue={hueOf(band.id, row)}
                 isFocused={focused?.row === row && focused.column === i}
@@ -131,6 +141,12 @@ export function KeyStrip({
               pointed.at,
               movesAt(ladderOfPart(keys, pointed.band.id), pointed.at.tonic, pointed.band.id),
               wording,
+              tooFewIn(
+                sure,
+                pointed.band,
+                pointed.at,
+                movesAt(ladderOfPart(keys, pointed.band.id), pointed.at.tonic, pointed.band.id),
+              ),
             )
           : null}
       </Box>

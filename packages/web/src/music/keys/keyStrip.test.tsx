@@ -5,6 +5,7 @@ import fc from 'fast-check';
 import { show, tidy } from '../../testing/page';
 import { cellAfterKey } from './keyRange';
 import { KeyStrip } from './KeyStrip';
+import type { Sure } from './sure';
 
 const keysOf = (id: string, changed: object = {}) => {
   const { keys } = evaluate(performAll(documentOf(id), [choose(id, changed)]), 900).segments[0]!
@@ -13,7 +14,15 @@ const keysOf = (id: string, changed: object = {}) => {
   return keys;
 };
 
-async function showStrip(id: string, { changed = {}, mayEdit = true, width = 700 } = {}) {
+async function showStrip(
+  id: string,
+  {
+    changed = {},
+    mayEdit = true,
+    width = 700,
+    sure,
+  }: { changed?: object; mayEdit?: boolean; width?: number; sure?: Sure } = {},
+) {
   const started: number[] = [];
   const looked: (number | undefined)[] = [];
   const keys = keysOf(id, changed);
@@ -21,6 +30,7 @@ async function showStrip(id: string, { changed = {}, mayEdit = true, width = 700
     <KeyStrip
       keys={keys}
       sections={tonight.sections}
+      sure={sure}
       wording={{ mode: 'major', writing: 'flats' }}
       width={width}
       mayEdit={mayEdit}
@@ -47,6 +57,24 @@ describe('the key strip', () => {
         .map((one) => one.textContent),
     ).toEqual(['S', 'A', 'T', 'B']);
     expect(cells()).toHaveLength(4 * starts().length);
+  });
+
+  it('says in a cell where it is not sure that enough are at ease, by what is sung there', async () => {
+    // Sure of everything up to D5, and of nothing beyond.
+    const sure: Sure = (part, [, high]) =>
+      part === 'S' ? { expected: 1, tooFew: high > 74 ? 0.4 : 0 } : undefined;
+    const { keys } = await showStrip('pulley', { sure });
+    const unsure = cells().filter((one) =>
+      one.getAttribute('aria-label')!.includes('; on four evenings in ten, too few are at ease'),
+    );
+    expect(unsure.length).toBeGreaterThan(0);
+    for (const one of unsure) {
+      expect(one.dataset.cell).toMatch(/^0-/);
+      expect(one.getAttribute('aria-label')).not.toContain(' rest on ');
+    }
+    const soprano = cells().filter(({ dataset }) => dataset.cell!.startsWith('0-'));
+    expect(unsure.length).toBeLessThan(soprano.length);
+    expect(keys.sung).toBeTruthy();
   });
 
   it('marks the best start, and the start that is sung', async () => {

@@ -80,6 +80,18 @@ export function SignShape({
       );
     case 'dot':
       return <circle cx={sign.x} cy={sign.y} r={3.6 * scale} fill={hue} />;
+    case 'unsure':
+      return (
+        <line
+          x1={sign.x + 3.6 * scale}
+          x2={sign.x + 3.6 * scale}
+          y1={sign.top}
+          y2={sign.bottom}
+          stroke={hue}
+          strokeWidth={1.2}
+          strokeDasharray="1.6 2"
+        />
+      );
     case 'notch':
       return <rect x={sign.x - 4.5} y={sign.y - 1.5} width={3} height={3} fill={hue} />;
   }

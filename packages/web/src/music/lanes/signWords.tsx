@@ -63,6 +63,13 @@ export const laneSigns: readonly SignWord[] = [
     drawn({ kind: 'stem', x: 15, top: 3, bottom: 16 }, { kind: 'notch', x: 15, y: 9 }),
   ],
   [
+    'one evening in five or more, too few are at ease',
+    drawn(
+      { kind: 'stem', x: 15, top: 3, bottom: 16 },
+      { kind: 'unsure', x: 15, top: 1, bottom: 18 },
+    ),
+  ],
+  [
     'talk',
     <g key="talk" fill={color('inkSoft')}>
       {[4, 9, 14, 19, 24].map((x) => (

@@ -28,7 +28,9 @@ export type Sign =
     }
   | { readonly kind: 'held'; readonly from: number; readonly to: number; readonly y: number }
   | { readonly kind: 'dot'; readonly x: number; readonly y: number }
-  | { readonly kind: 'notch'; readonly x: number; readonly y: number };
+  | { readonly kind: 'notch'; readonly x: number; readonly y: number }
+  /** Not sure that enough are at ease. */
+  | { readonly kind: 'unsure'; readonly x: number; readonly top: number; readonly bottom: number };
 
 /** A wedge is never flatter than this, whatever a semitone measures. */
 const leastWedge = 6;

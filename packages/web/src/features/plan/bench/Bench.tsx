@@ -5,6 +5,7 @@ import { sungWords, ladderHeading, wordingFor } from '@wide-fern/words';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import { PatternFigure } from '../../../music/figures/PatternFigure';
+import type { Behind } from '../model/useBehind';
 import type { SegmentHearing } from '../model/useSegmentHearing';
 import type { BenchActions } from './actions';
 import { Choosing } from './Choosing';
@@ -15,6 +16,7 @@ import { Words } from './Words';
 export function Bench({
   evaluated,
   plan,
+  behind,
   forbids,
   writing,
   phraseSeconds,
@@ -27,6 +29,8 @@ export function Bench({
 }: {
   readonly evaluated: Evaluated;
   readonly plan: EvaluatedPlan;
+  /** What lies behind keys and times; not there yet while it is fetched. */
+  readonly behind: Behind | undefined;
   /** What the place does not allow. */
   readonly forbids: readonly PlaceNeed[];
   readonly writing: NoteWriting;
@@ -111,6 +115,7 @@ export function Bench({
         <Middle
           evaluated={evaluated}
           plan={plan}
+          sure={behind?.sure}
           wording={wording}
           width={middle}
           mayEdit={mayEdit}
@@ -127,6 +132,7 @@ export function Bench({
           wording={wording}
           writing={writing}
           phraseSeconds={phraseSeconds}
+          load={behind?.load}
         />
         {mayEdit && (
           <Flex gap="16px" mt="6px" wrap="wrap">

@@ -11,6 +11,7 @@ import { useState } from 'react';
 import { KeyStrip } from '../../../music/keys/KeyStrip';
 import { StartWords } from '../../../music/keys/StartWords';
 import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
+import type { Behind } from '../model/useBehind';
 import type { BenchActions } from './actions';
 import { BreathFigure } from './BreathFigure';
 import { ChordKeys } from '../../../music/keys/ChordKeys';
@@ -19,6 +20,7 @@ import { ChordKeys } from '../../../music/keys/ChordKeys';
 export function Middle({
   evaluated,
   plan,
+  sure,
   wording,
   width,
   mayEdit,
@@ -28,6 +30,7 @@ export function Middle({
 }: {
   readonly evaluated: Evaluated;
   readonly plan: EvaluatedPlan;
+  readonly sure: Behind['sure'] | undefined;
   readonly wording: Wording;
   readonly width: number;
   readonly mayEdit: boolean;
@@ -68,6 +71,7 @@ export function Middle({
     <KeyStrip
       keys={keys}
       sections={sections}
+      sure={sure}
       wording={wording}
       width={width}
       mayEdit={mayEdit}

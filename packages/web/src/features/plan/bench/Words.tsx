@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { type PlaceNeed, type Tonight, type NoteWriting } from '@wide-fern/core';
+import type { NoteWriting, PlaceNeed, PlanLoad, Tonight } from '@wide-fern/core';
 import {
   accompanimentInWords,
   asSentences,
@@ -15,6 +15,7 @@ import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
 import { needMet, type Evaluated } from '@wide-fern/plan';
 import { breathAdviceFor, needMetInWords, notPossibleInWords } from '@wide-fern/words';
+import { LoadFigures } from './LoadFigures';
 
 /** The right of the bench: why, what to say, what to mind, how long. */
 export function Words({
@@ -24,6 +25,7 @@ export function Words({
   wording,
   writing,
   phraseSeconds,
+  load,
 }: {
   readonly evaluated: Evaluated;
   readonly tonight: Tonight;
@@ -32,6 +34,8 @@ export function Words({
   readonly writing: NoteWriting;
   /** How long the choir comfortably sings on one breath. */
   readonly phraseSeconds: number;
+  /** Of the whole plan. */
+  readonly load: PlanLoad | undefined;
 }) {
   const { segment, computed } = evaluated;
   const { exercise } = segment;
@@ -92,6 +96,11 @@ export function Words({
           {timeInWords(evaluated).slice(1).join(' ')}
         </details>
       </WordRow>
+      {load && (
+        <WordRow label="Load">
+          <LoadFigures load={load} segment={segment.id} />
+        </WordRow>
+      )}
     </Box>
   );
 }

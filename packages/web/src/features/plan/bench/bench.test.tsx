@@ -2,8 +2,9 @@ import { ChakraProvider } from '@chakra-ui/react';
 import { jest } from '@jest/globals';
 import { cleanup, fireEvent, render, screen, within } from '@testing-library/react';
 import type { Choices } from '@wide-fern/contract';
-import { choose, evaluate, keysNumber, performAll, startOn } from '@wide-fern/plan';
+import { choose, evaluate, keysNumber, performAll, planLoad, startOn } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
+import { lengthInFigures } from '@wide-fern/words';
 import { system } from '../../../ui/system';
 import type { BenchActions } from './actions';
 import { Bench } from './Bench';
@@ -37,6 +38,7 @@ function showBench(
       <Bench
         evaluated={plan.segments[0]!}
         plan={plan}
+        behind={{ load: planLoad(plan), sure: () => undefined, unsure: [] }}
         forbids={asked ? [] : ['standing', 'noise']}
         writing="flats"
         phraseSeconds={9}
@@ -56,6 +58,27 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name });
 
 describe('the bench', () => {
   afterEach(cleanup);
+
+  it('shows what each part’s singing adds up to, in figures that agree with what is computed', () => {
+    showBench('slate-steps');
+    const table = screen.getByRole('table', { name: 'In this segment', hidden: true });
+    const rows = within(table).getAllByRole('row', { hidden: true }).slice(1);
+    const plan = evaluate(documentOf('slate-steps'), 900);
+    const parts = planLoad(plan).segments[0]!.parts;
+    expect(rows.map((row) => row.textContent)).toEqual(
+      parts.map(({ part, seconds, topSeconds, changeSeconds, cycles, metres }) =>
+        [
+          part,
+          ...[seconds, topSeconds, changeSeconds].map(lengthInFigures),
+          ...[cycles.toFixed(1), metres.toFixed(0)],
+        ].join(''),
+      ),
+    );
+    // Who rests in some keys sings less than who does not.
+    const sung = Object.fromEntries(parts.map(({ part, seconds }) => [part, seconds]));
+    expect(sung['S']!).toBeLessThan(sung['A']!);
+    expect(screen.getByText(/never a limit for a person/)).toBeTruthy();
+  });
 
   it('says why, what the parts do, what to say and what to mind', () => {
     showBench('slate-steps');
@@ -206,8 +229,9 @@ describe('the bench', () => {
     cleanup();
     showBench('lantern-chord', { changed: { start: 64, repetitions: 1 } });
     // The third of E is a G sharp, whatever the axis prefers.
-    expect(screen.getByRole('table').textContent).toMatch(/G♯/);
-    expect(screen.getByRole('table').textContent).not.toMatch(/A♭/);
+    const [chord] = screen.getAllByRole('table');
+    expect(chord!.textContent).toMatch(/G♯/);
+    expect(chord!.textContent).not.toMatch(/A♭/);
   });
 
   it('offers a reader nothing to change', () => {

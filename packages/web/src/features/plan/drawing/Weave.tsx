@@ -1,13 +1,12 @@
 import type { Evening } from '@wide-fern/contract';
-import type { NoteWriting, PlanLoad } from '@wide-fern/core';
-import { useState, type PointerEvent } from 'react';
+import type { NoteWriting } from '@wide-fern/core';
+import { useState, type PointerEvent, type ReactNode } from 'react';
 import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
 import { EveningBand } from '../../../music/lanes/EveningBand';
 import { GutterLine } from '../../../music/lanes/GutterLine';
 import { LaneShape } from '../../../music/lanes/LaneShape';
-import { Effort } from './Effort';
 import type { PlanLayout } from './layout';
 import { MinuteScale } from '../../../music/lanes/MinuteScale';
 
@@ -117,7 +116,6 @@ function Column({
 /** The evening, the warm-up's clock and the range weave: everything that happens when, on one axis. */
 export function Weave({
   plan,
-  load,
   layout,
   parts,
   evening,
@@ -127,9 +125,9 @@ export function Weave({
   chosen,
   writing,
   onChoose,
+  children,
 }: {
   readonly plan: EvaluatedPlan;
-  readonly load: PlanLoad | undefined;
   readonly layout: PlanLayout;
   /** The parts drawn, from the highest; all, or one on a narrow page. */
   readonly parts: readonly string[];
@@ -140,6 +138,8 @@ export function Weave({
   readonly chosen: string | null;
   readonly writing: NoteWriting;
   readonly onChoose: (segment: string) => void;
+  /** What is drawn over the lanes once it is there. */
+  readonly children: ReactNode;
 }) {
   const [moment, setMoment] = useState<number>();
   const { axis } = layout;
@@ -195,7 +195,6 @@ export function Weave({
           labelX={layout.margin}
         />
       ))}
-      <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
       {plan.segments.map((evaluated) => (
         <Column
           key={evaluated.segment.id}
@@ -206,6 +205,7 @@ export function Weave({
           onChoose={() => onChoose(evaluated.segment.id)}
         />
       ))}
+      {children}
       {uprights(plan, layout, moment).map(({ at, ...drawn }) => (
         <line
           key={`${drawn.stroke} ${drawn.opacity ?? 1} ${at}`}

@@ -1,0 +1,104 @@
+import type { UnsureKey } from '@wide-fern/core';
+import type { EvaluatedPlan } from '@wide-fern/plan';
+import { unsureInWords } from '@wide-fern/words';
+import type { TimeAxis } from '../../../music/lanes/geometry';
+import { SignShape } from '../../../music/lanes/SignShape';
+import { signScale } from '../../../music/lanes/signs';
+import { color, hueOf } from '../../../ui/color';
+import type { Behind } from '../model/useBehind';
+import { Effort } from './Effort';
+import type { PlanLayout } from './layout';
+
+/** When it may end: from the end as planned up to the clock, where nine evenings in ten are over, and one. */
+function EndFan({ plan, layout }: { readonly plan: EvaluatedPlan; readonly layout: PlanLayout }) {
+  const { axis, weaveTop, weaveBottom } = layout;
+  const { likely, total, segments } = plan;
+  if (segments.length === 0) return null;
+  const within = (seconds: number) => Math.min(axis.right, Math.max(axis.left, axis.x(seconds)));
+  const [early, late] = [within(likely.early), within(likely.late)];
+  const end = axis.x(total);
+  return (
+    <g pointerEvents="none">
+      <path
+        d={`M${early} ${weaveTop} H${late} L${end} ${weaveBottom} Z`}
+        fill={color('fern')}
+        opacity={0.07}
+      />
+      <path
+        d={`M${early} ${weaveTop - 6} V${weaveTop} L${end} ${weaveBottom} L${late} ${weaveTop} V${weaveTop - 6}`}
+        stroke={color('fern')}
+        fill="none"
+        opacity={0.5}
+      />
+    </g>
+  );
+}
+
+/** Where it is not sure that enough of a part are at ease: a broken line beside what it sings. */
+function Unsure({
+  plan,
+  unsure,
+  layout,
+  parts,
+}: {
+  readonly plan: EvaluatedPlan;
+  readonly unsure: readonly UnsureKey[];
+  readonly layout: PlanLayout;
+  readonly parts: readonly string[];
+}) {
+  const { sections } = plan.document.tonight;
+  const segments = new Map(plan.segments.map(({ segment, computed }) => [segment.id, computed]));
+  return unsure.map(({ segment, repetition, part, tooFew }) => {
+    const computed = segments.get(segment);
+    const sung = computed?.repetitions[repetition];
+    const sounding = sung?.parts.find((one) => one.part === part);
+    const lane = layout.lanes[parts.indexOf(part)];
+    if (!computed || !sung || sounding?.does !== 'sing' || !lane) return null;
+    const at = computed.placed.from + sung.at + sung.seconds / 2;
+    const place = sections.findIndex(({ id }) => id === part);
+    const inside = (y: number) => Math.min(lane.floor, Math.max(lane.top, y));
+    return (
+      <g key={`${segment} ${repetition} ${part}`}>
+        <title>{unsureInWords(tooFew)}</title>
+        <SignShape
+          sign={{
+            kind: 'unsure',
+            x: layout.axis.x(at),
+            top: inside(lane.y(sounding.fit.high) - 2),
+            bottom: inside(lane.y(sounding.fit.low) + 2),
+          }}
+          hue={hueOf(part, place)}
+          scale={signScale(computed.repetitions, layout.axis)}
+        />
+      </g>
+    );
+  });
+}
+
+/** What comes right behind the page and is drawn over the weave: effort, when it may end, where it is not sure. */
+export default function Over({
+  plan,
+  behind,
+  layout,
+  parts,
+}: {
+  readonly plan: EvaluatedPlan;
+  readonly behind: Behind | undefined;
+  readonly layout: PlanLayout;
+  readonly parts: readonly string[];
+}) {
+  const axis: TimeAxis = layout.axis;
+  return (
+    <>
+      <Effort
+        plan={plan}
+        load={behind?.load}
+        axis={axis}
+        {...layout.effort}
+        labelX={layout.margin}
+      />
+      <EndFan plan={plan} layout={layout} />
+      <Unsure plan={plan} unsure={behind?.unsure ?? []} layout={layout} parts={parts} />
+    </>
+  );
+}

@@ -1,1 +1,0 @@
-export { planLoad } from '@wide-fern/plan';
