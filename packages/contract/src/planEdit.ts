@@ -19,11 +19,11 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     /** Starts that change with it, by segment; null for the best one. */
     starts: z.record(segmentId, midiNote.nullable()),
   }),
-  /** Another document in its place: another version, or one that was built. */
+  /** Another document in its place: another version, one that was built, or the plan fitted to its time. */
   z.object({
     kind: z.literal('replace'),
     document: planDocumentSchema,
-    as: z.literal('built').optional(),
+    as: z.enum(['built', 'fitted']).optional(),
   }),
 ]);
 export type PlanEdit = z.infer<typeof planEditSchema>;
@@ -61,5 +61,6 @@ export const editFactSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('tonight') }),
   z.object({ code: z.literal('replaced') }),
   z.object({ code: z.literal('built'), segments: z.int().min(0) }),
+  z.object({ code: z.literal('fitted'), seconds: z.int().min(0) }),
 ]);
 export type EditFact = z.infer<typeof editFactSchema>;

@@ -36,4 +36,4 @@ export {
   type Variant,
 } from './variants';
 export { servedBy, sharesOf, type Served, type Share } from './shares';
-export type { NeedStep } from './points';
+export { pointsOf, type NeedStep } from './points';

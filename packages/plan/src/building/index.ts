@@ -1,3 +1,4 @@
+export * from './adjust';
 export * from './request';
 export * from './proposal';
 export * from './ways';

@@ -140,7 +140,9 @@ export interface Known {
   readonly evenings: readonly string[];
   readonly exercises: {
     readonly own: readonly Exercise[];
-    readonly marks: Readonly<Record<string, { readonly hidden: boolean }>>;
+    readonly marks: Readonly<
+      Record<string, { readonly hidden: boolean; readonly favourite?: boolean | undefined }>
+    >;
     readonly lastUsed: Readonly<Record<string, string>>;
   };
 }

@@ -1,4 +1,5 @@
 import type { Choices, EditFact, PlanDocument, PlanEdit } from '@wide-fern/contract';
+import { segmentSeconds } from '@wide-fern/core';
 import { segmentOf } from '../document/document';
 
 /**
@@ -41,8 +42,22 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
     case 'tonight':
       return [{ code: 'tonight' }];
     case 'replace':
-      return edit.as === 'built'
-        ? [{ code: 'built', segments: after.segments.length }]
-        : [{ code: 'replaced' }];
+      return [replacedFact(edit, after)];
   }
+}
+
+/** What came in the place of the whole plan. */
+function replacedFact(
+  { as }: Extract<PlanEdit, { kind: 'replace' }>,
+  after: PlanDocument,
+): EditFact {
+  if (as === 'built') return { code: 'built', segments: after.segments.length };
+  if (as === 'fitted') {
+    const seconds = after.segments.reduce(
+      (sum, { exercise, choices }) => sum + segmentSeconds(exercise, choices),
+      0,
+    );
+    return { code: 'fitted', seconds: Math.round(seconds) };
+  }
+  return { code: 'replaced' };
 }

@@ -4,3 +4,4 @@ export * from './known';
 export * from './open';
 export * from './reasons';
 export * from './state';
+export * from './offer';

@@ -2,6 +2,7 @@ import type { EditFact } from '@wide-fern/contract';
 import { tonicName } from '@wide-fern/core';
 import { counted } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
+import { lengthInFigures } from '../time';
 
 /** What was chosen, as a history lists it: «tempo 90». */
 function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>): string {
@@ -58,6 +59,8 @@ export function editInWords(fact: EditFact): string {
       return 'another version taken';
     case 'built':
       return `a warm-up of ${counted(fact.segments, 'segment', 'segments')} that was built`;
+    case 'fitted':
+      return `fitted to the time: ${lengthInFigures(fact.seconds)}`;
   }
 }
 
@@ -72,6 +75,8 @@ export function editSaid(fact: EditFact): string | undefined {
       return `${fact.name} is now ${fact.place} of ${fact.of}.`;
     case 'built':
       return 'The warm-up that was built is your plan now; undo brings the old one back.';
+    case 'fitted':
+      return `The plan takes ${lengthInFigures(fact.seconds)} now; undo brings the old one back.`;
     default:
       return undefined;
   }

@@ -1,4 +1,5 @@
 import { Box } from '@chakra-ui/react';
+import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { lazy, Suspense } from 'react';
@@ -19,11 +20,21 @@ const ShortcutList = lazy(() =>
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
 const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: Away })));
 
+/** What fits the plan to its time is fetched when it is asked for. */
+const FitToTime = lazy(() =>
+  import('./fit/FitToTime').then(
+    (it) => ({ default: it.FitToTime }),
+    () => ({ default: Away }),
+  ),
+);
+
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
   open,
   acts,
+  store,
   evening,
+  item,
   plan,
   evaluated,
   behind,
@@ -33,7 +44,9 @@ export function Below({
 }: {
   readonly open: Opened | undefined;
   readonly acts: PlanDoing;
+  readonly store: PlanStore;
   readonly evening: Evening;
+  readonly item: string;
   readonly plan: EvaluatedPlan;
   readonly evaluated: Evaluated | undefined;
   readonly behind: Behind | undefined;
@@ -67,6 +80,18 @@ export function Below({
             forbids={evening.forbids}
             writing={writing}
             onTake={take}
+            onClose={() => {
+              setOpen('bench');
+              focusChosen();
+            }}
+          />
+        </Suspense>
+      )}
+      {open === 'fit' && (
+        <Suspense fallback={<Loading what="what loses least" />}>
+          <FitToTime
+            {...{ evening, item, store }}
+            onTake={store.getState().edit}
             onClose={() => {
               setOpen('bench');
               focusChosen();

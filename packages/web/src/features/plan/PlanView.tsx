@@ -80,6 +80,7 @@ export function PlanView({
       <PlanTitle
         {...{ evening, item, plan, start, clock, onBuild }}
         onShelf={() => setOpen(isShelf ? 'bench' : 'shelf')}
+        onFit={() => setOpen('fit')}
       />
       <PlanNotices
         store={store}
@@ -165,7 +166,9 @@ export function PlanView({
       <Below
         open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}
         acts={acts}
+        store={store}
         evening={evening}
+        item={item}
         plan={plan}
         evaluated={evaluated}
         behind={behind}
@@ -183,6 +186,9 @@ export function PlanView({
   );
 }
 
+/** What is off by less, in seconds, is left alone. */
+const leastOff = 30;
+
 /** What is planned and when it ends, and what can be made of it. */
 function PlanTitle({
   evening,
@@ -192,6 +198,7 @@ function PlanTitle({
   clock,
   onBuild,
   onShelf,
+  onFit,
 }: {
   readonly evening: Evening;
   readonly item: string;
@@ -200,6 +207,7 @@ function PlanTitle({
   readonly clock: Clock;
   readonly onBuild: () => void;
   readonly onShelf: () => void;
+  readonly onFit: () => void;
 }) {
   const { choir, mayEdit } = useHere();
   return (
@@ -214,6 +222,11 @@ function PlanTitle({
       <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
         sheet for the stand
       </WordLink>
+      {mayEdit && plan.segments.length > 0 && Math.abs(plan.left) >= leastOff && (
+        <WordButton fontSize="13px" onClick={onFit}>
+          fit to time
+        </WordButton>
+      )}
       {mayEdit && (
         <WordButton fontSize="13px" onClick={onBuild}>
           build it

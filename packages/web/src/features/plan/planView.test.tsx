@@ -1,33 +1,16 @@
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
-import type { Evening, SavePlan } from '@wide-fern/contract';
+import type { SavePlan } from '@wide-fern/contract';
 import { emptyDocument, takeOut } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
+import { eveningFor } from '../../testing/evening';
 import { ids, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
 import PlanPage from './PlanPage';
 import { planShortcuts } from './model/planShortcuts';
 import { PlanView } from './PlanView';
 
-const evening: Evening = {
-  id: ids.one,
-  version: 1,
-  name: null,
-  startsAt: '2026-12-01T19:30:00.000Z',
-  endsAt: '2026-12-01T21:30:00.000Z',
-  place: 'Quarry Lane Hall',
-  occasion: 'evening after work',
-  forbids: [],
-  agenda: [
-    { id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null },
-    { id: 'break', kind: 'break', title: 'Break', minutes: 15, piece: null },
-  ],
-  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
-  pieces: [],
-  withEveryone: [...tonight.sections] as Evening['withEveryone'],
-  asUsual: [...tonight.sections] as Evening['asUsual'],
-  wishes: [],
-};
+const evening = eveningFor();
 const document = documentOf('coat-off', 'narrow-hum', 'pulley');
 
 async function view(of = document, role?: 'reader'): Promise<PlanStore> {
@@ -227,6 +210,7 @@ describe('the keys of a plan', () => {
       undo: () => undefined,
       redo: () => undefined,
       build: () => undefined,
+      fit: () => undefined,
       openShelf: () => undefined,
       toggleKeys: () => undefined,
     });

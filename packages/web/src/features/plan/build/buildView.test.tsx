@@ -2,33 +2,18 @@ import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { exercises } from '@wide-fern/catalogue';
 import { createPlanStore, type PlanStore } from '@wide-fern/client';
-import type { Evening } from '@wide-fern/contract';
 import { build } from '@wide-fern/core';
 import { emptyDocument, rememberedWays, weigh } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { highsSolver } from '@wide-fern/solver';
+import { eveningFor } from '../../../testing/evening';
 import { ids, show, tidy } from '../../../testing/page';
 import { serve } from '../../../testing/served';
 import { BuildView } from './BuildView';
 import type { Builder } from './model/builder';
 import { readWish } from './model/keptWish';
 
-const evening: Evening = {
-  id: ids.one,
-  version: 1,
-  name: null,
-  startsAt: '2026-12-01T19:30:00.000Z',
-  endsAt: '2026-12-01T21:30:00.000Z',
-  place: 'Quarry Lane Hall',
-  occasion: 'evening after work',
-  forbids: [],
-  agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 8, piece: null }],
-  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
-  pieces: [],
-  withEveryone: [...tonight.sections] as Evening['withEveryone'],
-  asUsual: [...tonight.sections] as Evening['asUsual'],
-  wishes: [],
-};
+const evening = eveningFor(8);
 
 /** A choir that has only so many exercises is built for quickly. */
 const few = exercises.filter(

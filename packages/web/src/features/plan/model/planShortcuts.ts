@@ -12,6 +12,7 @@ export interface PlanActs {
   readonly undo: () => void;
   readonly redo: () => void;
   readonly build: () => void;
+  readonly fit: () => void;
   readonly openShelf: () => void;
   readonly toggleKeys: () => void;
 }
@@ -61,6 +62,7 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
       act: acts.redo,
     },
     { keys: 'b', words: 'build a warm-up', match: letter('b'), act: acts.build },
+    { keys: 'f', words: 'fit to time', match: letter('f'), act: acts.fit },
     { keys: '/', words: 'shelf', match: letter('/'), act: acts.openShelf },
   ];
 }

@@ -10,7 +10,7 @@ import { useSegmentHearing } from './useSegmentHearing';
 import { useUndoSaid } from './useUndoSaid';
 
 /** What stands below the strip. */
-export type Opened = 'bench' | 'shelf' | 'keys';
+export type Opened = 'bench' | 'shelf' | 'keys' | 'fit';
 
 /** The chosen segment has the focus as soon as it is drawn. */
 function focusIn(frame: RefObject<HTMLElement | null>): void {
@@ -65,6 +65,7 @@ export function usePlanActs(
     undo,
     redo,
     build,
+    fit: () => setOpen('fit'),
     openShelf: () => setOpen('shelf'),
     toggleKeys: () => setOpen(open === 'keys' ? 'bench' : 'keys'),
   });
