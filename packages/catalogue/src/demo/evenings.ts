@@ -1,3 +1,5 @@
+import type { Shape } from '@wide-fern/core';
+
 /** How a demo evening is laid out; pieces are named by their key in the demo's list. */
 export interface DemoAgendaItem {
   readonly id: string;
@@ -13,6 +15,9 @@ export interface DemoSegment {
   readonly repetitions?: number;
   readonly tempo?: number;
   readonly talk?: number;
+  readonly shape?: Shape;
+  readonly step?: number;
+  readonly bySteps?: boolean;
 }
 
 export interface DemoEvening {
@@ -21,6 +26,8 @@ export interface DemoEvening {
   readonly name?: string;
   readonly agenda: readonly DemoAgendaItem[];
   readonly plan?: readonly DemoSegment[];
+  /** Whether its plan is what the planner builds. */
+  readonly builtAhead?: boolean;
 }
 
 /** The pieces of the demo by their keys. */
@@ -85,6 +92,28 @@ const comingPlan: readonly DemoSegment[] = [
   { exercise: 'long-ledge', repetitions: 5, talk: 15 },
 ];
 
+/** What the planner builds for the second and the third week ahead, each knowing what the evenings before use. */
+const builtPlans: Readonly<Record<number, readonly DemoSegment[]>> = {
+  2: [
+    { exercise: 'late-stretch', repetitions: 3, talk: 38 },
+    { exercise: 'shingle', repetitions: 7, talk: 40 },
+    { exercise: 'three-long-breaths', repetitions: 5, step: 1, talk: 38 },
+    { exercise: 'vowel-stair', repetitions: 6, talk: 40 },
+    { exercise: 'north-slope', repetitions: 11, talk: 40 },
+    { exercise: 'slow-motion', repetitions: 5, talk: 43 },
+    { exercise: 'vowels-only', repetitions: 4, talk: 43 },
+  ],
+  3: [
+    { exercise: 'tongue-drawer', repetitions: 3, talk: 40 },
+    { exercise: 'drifting-oars', repetitions: 5, talk: 40 },
+    { exercise: 'own-easy-note', repetitions: 6, talk: 40 },
+    { exercise: 'pump-house', repetitions: 7, talk: 40 },
+    { exercise: 'cellar-thirds', repetitions: 8, talk: 40 },
+    { exercise: 'slow-fine-scale', repetitions: 7, talk: 40 },
+    { exercise: 'top-of-the-page', repetitions: 9, talk: 40 },
+  ],
+};
+
 /** Eight weeks around and the way to the lantern night, counted from the coming Tuesday. */
 export const demoEvenings: readonly DemoEvening[] = [
   {
@@ -118,10 +147,11 @@ export const demoEvenings: readonly DemoEvening[] = [
     plan: take('settle-the-feet', 'narrow-hum', 'bell-to-air', 'pulley', 'ferry-consonants'),
   },
   { week: 0, agenda: allFour, plan: comingPlan },
-  ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((week) => ({
-    week,
-    agenda: week % 2 === 0 ? allFour : threePieces,
-  })),
+  ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((week): DemoEvening => {
+    const agenda = week % 2 === 0 ? allFour : threePieces;
+    const plan = builtPlans[week];
+    return plan ? { week, agenda, plan, builtAhead: true } : { week, agenda };
+  }),
   {
     week: 10,
     name: 'Lantern night',

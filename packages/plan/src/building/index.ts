@@ -4,3 +4,4 @@ export * from './proposal';
 export * from './ways';
 export * from './whyNot';
 export * from './ours';
+export * from './ahead';

@@ -38,7 +38,7 @@ describe('a demo choir', () => {
     choir = member.choir.id;
     expect(await em.count(Singer, { choir })).toBe(36);
     const plans = await em.find(Plan, { choir });
-    expect(plans).toHaveLength(7);
+    expect(plans).toHaveLength(9);
     for (const { document } of plans) planDocumentSchema.parse(document);
   });
 
