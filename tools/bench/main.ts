@@ -19,7 +19,7 @@ import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
 import { measureLoad } from './load';
 import { measurePitch } from './pitch';
-import { measurePlanner } from './planner';
+import { measurePlanner, measureReplanning } from './planner';
 import { measureScores } from './scores';
 import { measureVoices } from './voices';
 
@@ -113,14 +113,24 @@ async function benchServer(): Promise<void> {
 
 /** The planner over the built-in catalogue. */
 async function benchPlanner(): Promise<void> {
+  const { pinned, whyNot, late, early } = await measureReplanning();
+  say('\n| what is asked of a plan that is there | median |\n| --- | --- |');
+  for (const [what, time] of [
+    ['building again around ten pins, twenty minutes', pinned],
+    ['“why not this one?”, fifteen minutes', whyNot],
+    ['what loses least where it is late', late],
+    ['what adds most where it is early', early],
+  ] as const) {
+    say(`| ${what} | ${time.toFixed(0)} ms |`);
+  }
   say(
-    '\n| five problems each | variants ready | greedy | its points | best | proven | median | worst |',
+    '\n| five problems each | variants ready | greedy | its points | best | proven | median | worst | plain rows | worst |',
   );
-  say('| --- | --- | --- | --- | --- | --- | --- | --- |');
+  say('| --- | --- | --- | --- | --- | --- | --- | --- | --- | --- |');
   await measurePlanner((row) => {
     const ms = (time: number) => `${time.toFixed(0)} ms`;
     say(
-      `| ${row.minutes} minutes, ${row.parts} parts | ${ms(row.variants)} | ${ms(row.greedy)} | ${row.greedyPoints} | ${row.points} | ${row.proven} of 5 | ${ms(row.median)} | ${ms(row.worst)} |`,
+      `| ${row.minutes} minutes, ${row.parts} parts, ${row.exercises} exercises | ${ms(row.variants)} | ${ms(row.greedy)} | ${row.greedyPoints} | ${row.points} | ${row.proven} of 5 | ${ms(row.median)} | ${ms(row.worst)} | ${ms(row.plain)} | ${ms(row.plainWorst)} |`,
     );
   });
 }

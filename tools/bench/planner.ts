@@ -11,10 +11,14 @@ import {
   usualSections,
   type ChoirPart,
   type PlannerAsked,
+  type PlannerProblem,
   type Purpose,
 } from '@wide-fern/core';
 import { highsSolver } from '@wide-fern/solver';
+import type { Choices, Exercise } from '@wide-fern/contract';
+import { offerFor, type BuildRequest } from '@wide-fern/plan';
 import { median } from './median';
+import { plainRows } from './plainRows';
 
 const skills: readonly Purpose[] = [
   'long outflow',
@@ -43,7 +47,12 @@ function steady(): () => number {
 }
 
 /** A warm-up after work with eight wishes, for music that goes nearly to every part's ends. */
-function asked(parts: readonly ChoirPart[], length: number, chance: () => number): PlannerAsked {
+function asked(
+  parts: readonly ChoirPart[],
+  length: number,
+  chance: () => number,
+  among: readonly Exercise[] = exercises,
+): PlannerAsked {
   const sections = usualSections(parts);
   const needs = sections.map(({ id, comfort: [low, high] }, i) => ({
     ...{ part: id, highest: high - (i % 3), lowest: low + (i % 2) },
@@ -65,7 +74,7 @@ function asked(parts: readonly ChoirPart[], length: number, chance: () => number
     ),
     forbids: ['floor'],
     seconds: length * 60,
-    exercises,
+    exercises: among,
     wishes: Object.fromEntries(drawn.map(({ skill }, i) => [skill, weight(i)])),
     alternatives: 0,
   });
@@ -75,6 +84,7 @@ function asked(parts: readonly ChoirPart[], length: number, chance: () => number
 export interface PlannerRow {
   readonly minutes: number;
   readonly parts: number;
+  readonly exercises: number;
   readonly variants: number;
   readonly greedy: number;
   readonly greedyPoints: number;
@@ -82,6 +92,9 @@ export interface PlannerRow {
   readonly proven: number;
   readonly median: number;
   readonly worst: number;
+  /** With the rows of section 10 of the model alone, nothing to begin from: the median and the worst. */
+  readonly plain: number;
+  readonly plainWorst: number;
 }
 
 const timed = async <T>(what: () => T | Promise<T>): Promise<readonly [T, number]> => {
@@ -90,17 +103,30 @@ const timed = async <T>(what: () => T | Promise<T>): Promise<readonly [T, number
   return [result, performance.now() - began];
 };
 
-async function row(parts: readonly ChoirPart[], length: number): Promise<PlannerRow> {
+/** So long is searched with the plain rows at most. */
+const plainLimit = 60;
+
+async function row(
+  parts: readonly ChoirPart[],
+  length: number,
+  among: readonly Exercise[] = exercises,
+): Promise<PlannerRow> {
   const chance = steady();
   const solver = highsSolver();
-  const runs: Record<'variants' | 'quick' | 'whole' | 'first' | 'points' | 'proven', number>[] = [];
+  const runs: Record<
+    'variants' | 'quick' | 'whole' | 'first' | 'points' | 'proven' | 'plain',
+    number
+  >[] = [];
   for (let i = 0; i < perLength; i += 1) {
-    const [{ problem }, variants] = await timed(() => asked(parts, length, chance));
+    const [{ problem }, variants] = await timed(() => asked(parts, length, chance, among));
     const [first, quick] = await timed(() => greedy(problem));
     const [built, whole] = await timed(() => build(problem, { solver }));
+    const [, plain] = await timed(() =>
+      solver(plainRows(problem), { start: undefined, timeLimit: plainLimit, gap: 0.999 }),
+    );
     const plan = built.kind === 'plans' ? built.plans[0] : undefined;
     runs.push({
-      ...{ variants, quick, whole },
+      ...{ variants, quick, whole, plain },
       first: first
         ? scoreOf(
             problem,
@@ -113,7 +139,7 @@ async function row(parts: readonly ChoirPart[], length: number): Promise<Planner
   }
   const of = (name: keyof (typeof runs)[number]): number[] => runs.map((run) => run[name]);
   return {
-    ...{ minutes: length, parts: parts.length },
+    ...{ minutes: length, parts: parts.length, exercises: among.length },
     variants: median(of('variants')),
     greedy: median(of('quick')),
     greedyPoints: median(of('first')),
@@ -121,12 +147,97 @@ async function row(parts: readonly ChoirPart[], length: number): Promise<Planner
     proven: of('proven').filter((is) => is === 1).length,
     median: median(of('whole')),
     worst: Math.max(...of('whole')),
+    plain: median(of('plain')),
+    plainWorst: Math.max(...of('plain')),
   };
 }
 
-/** Five problems of each length for four parts, and of fifteen minutes for eight. */
+/** More exercises than are built in: some of them once more under another name, a little longer. */
+const threeHundred: readonly Exercise[] = [
+  ...exercises,
+  ...exercises.slice(0, 300 - exercises.length).map((one) => ({
+    ...one,
+    id: `${one.id}-again`,
+    usual: { ...one.usual, talk: one.usual.talk + 5 },
+  })),
+];
+
+/** Five problems of each length for four parts, of fifteen minutes for eight, and among 300 exercises. */
 export async function measurePlanner(tell: (row: PlannerRow) => void): Promise<void> {
   for (const length of minutes) tell(await row(mixedChoir, length));
   const eight = arrangements.find(({ id }) => id === 'mixed-eight')!;
   tell(await row(eight.parts, 15));
+  tell(await row(mixedChoir, 15, threeHundred));
+}
+
+/** What is asked of a plan that is there, in ms: the median over some. */
+export interface ReplanFigures {
+  readonly pinned: number;
+  readonly whyNot: number;
+  readonly late: number;
+  readonly early: number;
+}
+
+const pins = 10;
+const asksEach = 7;
+
+/** Building again around ten pins, what an exercise would cost, and what loses least or adds most. */
+export async function measureReplanning(): Promise<ReplanFigures> {
+  const chance = steady();
+  const solver = highsSolver();
+  const times: Record<keyof ReplanFigures, number[]> = {
+    pinned: [],
+    whyNot: [],
+    late: [],
+    early: [],
+  };
+  for (let i = 0; i < asksEach; i += 1) {
+    const { problem, variants } = asked(mixedChoir, 20, chance);
+    const built = await build(problem, { solver });
+    const plan = built.kind === 'plans' ? built.plans[0]! : undefined;
+    if (!plan) continue;
+    const around = { ...problem, pinned: plan.selection.slice(0, pins) };
+    times.pinned.push((await timed(() => build(around, { solver })))[1]);
+    const there = new Set(plan.selection.map((id) => variants.get(id)!.candidate.exercise));
+    const others = problem.candidates.filter(({ exercise }) => !there.has(exercise));
+    const { exercise } = others[Math.floor(chance() * others.length)]!;
+    const fifteen = asked(mixedChoir, 15, chance).problem;
+    const forced = { ...fifteen, included: [exercise] };
+    times.whyNot.push((await timed(() => build(forced, { solver })))[1]);
+    const request = requestOfPlan(plan.selection, variants, problem);
+    const planner = { solve: (one: PlannerProblem) => build(one, { solver }) };
+    const half = request.present.slice(0, 4).map(({ id }) => id);
+    for (const [kind, left] of [
+      ['late', 500],
+      ['early', 1100],
+    ] as const) {
+      times[kind].push((await timed(() => offerFor(request, { sung: half, left }, planner)))[1]);
+    }
+  }
+  return {
+    pinned: median(times.pinned),
+    whyNot: median(times.whyNot),
+    late: median(times.late),
+    early: median(times.early),
+  };
+}
+
+/** A built plan as a request that stands. */
+function requestOfPlan(
+  selection: readonly string[],
+  variants: PlannerAsked['variants'],
+  { wishes, needs }: PlannerProblem,
+): BuildRequest {
+  const sections = usualSections(mixedChoir);
+  const present = selection.flatMap((id) => {
+    const { candidate, choices } = variants.get(id)!;
+    const exercise = exercises.find((one) => one.id === candidate.exercise);
+    return exercise ? [{ id, exercise, choices: choices as Choices }] : [];
+  });
+  return {
+    tonight: { sections, needs: [] },
+    ...{ needs, seconds: 1200, approach: approaches[0], level: 2, ledAgo: {}, forbids: [] },
+    ...{ wishes, included: [], excluded: [], limits: {}, quiet: false, present, own: [] },
+    alternatives: 0,
+  };
 }

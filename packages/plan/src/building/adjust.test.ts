@@ -89,7 +89,9 @@ describe('an offer where a warm-up is late', () => {
         const points = candidate.points + lift + (count === repetitions ? 1 : 0);
         return { candidate: { ...candidate, points }, count, id: segment.id };
       };
-      return [undefined, ...Array.from({ length: repetitions - 2 }, (_, i) => way(i + 3))];
+      const least = Math.max(3, Math.ceil(repetitions / 2));
+      const all = Array.from({ length: repetitions - least + 1 }, (_, i) => way(i + least));
+      return [undefined, ...all];
     });
     const problem = { wishes: request.wishes as Record<string, number>, needs: request.needs };
     let best = -Infinity;
@@ -98,6 +100,8 @@ describe('an offer where a warm-up is late', () => {
         for (const three of ways[2]!) {
           // Steep rises, and what is strong without anything that leads up to it, are not offered.
           if (three && !one) continue;
+          // Onset and range are required.
+          if (!one || (!two && !three)) continue;
           const segments = few.segments.flatMap((segment, i) => {
             const way = [one, two, three][i];
             return way
@@ -120,6 +124,20 @@ describe('an offer where a warm-up is late', () => {
       ).points,
     ).toBe(best);
     expect(found.points).toBe(best);
+  });
+
+  it('keeps a segment of each phase the approach requires, as long as there is time', async () => {
+    const whole = secondsOf(plan);
+    for (const short of [120, 240]) {
+      const after = taken(plan, (await offer(plan, { sung: [], left: whole - short }))!);
+      const phases = new Set(after.segments.map(({ exercise }) => exercise.phase));
+      for (const phase of ['release', 'breath', 'onset', 'range']) expect(phases).toContain(phase);
+      for (const { id, choices } of after.segments) {
+        const was = plan.segments.find((one) => one.id === id)!.choices.repetitions;
+        expect(choices.repetitions).toBeGreaterThanOrEqual(was / 2);
+      }
+    }
+    expect(await offer(plan, { sung: [], left: 100 })).toBeDefined();
   });
 
   it('keeps what was sung, and what is pinned, as they are', async () => {

@@ -9,6 +9,7 @@ import {
   variantFor,
   variantsOf,
   visitsOf,
+  type BuiltPlan,
   type PlannerProblem,
   type PlannerSetting,
   type Seconds,
@@ -65,7 +66,9 @@ const longerBy = 3;
 /** How often a segment could be done instead: fewer where it is late, more where it is early. */
 function counts({ exercise, choices }: Segment, kind: Offer['kind']): number[] {
   const { repetitions } = choices;
-  const least = hasKeys(exercise.music) ? Math.min(keysAtLeast, repetitions) : 1;
+  // Half of it at least: less is not the same exercise any more.
+  const half = Math.ceil(repetitions / 2);
+  const least = hasKeys(exercise.music) ? Math.min(Math.max(keysAtLeast, half), repetitions) : half;
   const [from, to] = kind === 'late' ? [least, repetitions] : [repetitions, repetitions + longerBy];
   return Array.from({ length: to - from + 1 }, (_, i) => from + i);
 }
@@ -94,6 +97,9 @@ function waysOf(
     },
   }));
 }
+
+/** What stands for one segment of the plan, in whatever way it is done. */
+const asOne = ({ id, exercise }: Segment): string => `${id} ${exercise.id}`;
 
 interface Adjusting {
   readonly problem: PlannerProblem;
@@ -154,7 +160,7 @@ function adjusting(
       const id = one.candidate.id;
       if (isSung && id !== segment.id) continue;
       // A segment that stands twice may be sung twice.
-      const exercise = `${segment.id} ${segment.exercise.id}`;
+      const exercise = asOne(segment);
       const seconds = isSung ? 0 : one.candidate.seconds;
       ways.set(id, { ...one, candidate: { ...one.candidate, exercise, seconds } });
     }
@@ -206,8 +212,50 @@ function asTheRulesAre(
 }
 
 /**
+ * The best of what remains that keeps a segment of each phase the approach requires, as far as the plan has one
+ * and there is time; else the best without them.
+ */
+async function withWhatIsRequired(
+  problem: PlannerProblem,
+  { approach, present }: BuildRequest,
+  remaining: readonly Segment[],
+  planner: Pick<Planner, 'solve'>,
+): Promise<BuiltPlan | undefined> {
+  const solve = async (included: readonly string[]): Promise<BuiltPlan | undefined> => {
+    const built = await planner.solve({ ...problem, included });
+    return built.kind === 'plans' ? built.plans[0] : undefined;
+  };
+  const phaseOf = new Map(present.map(({ id, exercise }) => [id, exercise.phase]));
+  const left = new Set(remaining);
+  const sung = new Set(
+    present.filter((one) => !left.has(one)).map(({ exercise }) => exercise.phase),
+  );
+  const required = new Set(
+    approach.phases.flatMap(({ phase, required: is }) => (is && !sung.has(phase) ? [phase] : [])),
+  );
+  let included: readonly string[] = [];
+  let best = await solve(included);
+  for (const phase of required) {
+    const own = remaining.filter(({ exercise }) => exercise.phase === phase);
+    const isThere = best?.selection.some((id) => phaseOf.get(id.replace(/:\d+$/, '')) === phase);
+    if (own.length === 0 || isThere) continue;
+    let found: { plan: BuiltPlan; included: readonly string[] } | undefined;
+    for (const segment of own) {
+      const asked = [...included, asOne(segment)];
+      const plan = await solve(asked);
+      if (plan && (!found || plan.points > found.plan.points)) found = { plan, included: asked };
+    }
+    // Without time for it, it goes like the others.
+    if (!found) continue;
+    best = found.plan;
+    included = found.included;
+  }
+  return best;
+}
+
+/**
  * What loses least where a warm-up is late, or adds most where it is early (docs/model.md, section 11): what
- * was sung stays, each segment that remains is done shorter or longer or left out, in the plan's order. Nothing
+ * was sung stays, so does a segment of each phase that the approach requires, each segment that remains is done shorter or longer or left out, in the plan's order. Nothing
  * where it fits, or where no change would help.
  * @param favourites what could be added where there is time
  */
@@ -230,8 +278,7 @@ export async function offerFor(
   const { problem, ways, places } = isLate
     ? whole
     : adjusting(request, standing, 'early', favourites);
-  const built = await planner.solve(problem);
-  const [best] = built.kind === 'plans' ? built.plans : [];
+  const best = await withWhatIsRequired(problem, request, remaining, planner);
   if (!best) return undefined;
   const chosen = new Set(best.selection);
   const inPlace = places.flatMap(({ phase }, at) =>
