@@ -6,6 +6,7 @@ export * from './device/store';
 export * from './device/windows';
 export * from './exercises';
 export * from './plan/acts';
+export * from './plan/beginPlan';
 export * from './plan/planStore';
 export * from './plan/putInto';
 export * from './plan/session';

@@ -5,3 +5,4 @@ export * from './open';
 export * from './reasons';
 export * from './state';
 export * from './offer';
+export * from './ahead';

@@ -8,6 +8,7 @@ import { useHere } from '../../../here/session';
 import { Loading } from '../../../ui/states';
 import { Hidden, Label, Name, WordButton } from '../../../ui/words';
 import { useWidth } from '../../../ui/useSize';
+import { Ahead } from './Ahead';
 import { Answers } from './Answers';
 import { BuildSentence } from './BuildSentence';
 import { ConflictView } from './ConflictView';
@@ -113,6 +114,7 @@ export function Proposals(place: BuildPlace) {
             plan={openedRow.row.plan}
             onAskFor={proposing.askFor}
           />
+          <Ahead {...{ place, wish }} plan={openedRow.row.plan} />
         </>
       )}
       <Hidden>
