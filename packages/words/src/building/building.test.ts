@@ -1,8 +1,8 @@
-import { nothingAsked } from '@wide-fern/plan';
+import { nothingAsked, type Proposal } from '@wide-fern/plan';
 import { tonight } from '@wide-fern/plan/testing';
 import { approaches } from '@wide-fern/core';
 import { approachName, approachWhy, approachWords } from './approaches';
-import { conflictInWords, givenUp } from './conflict';
+import { bringsInWords, conflictInWords, givenUp } from './conflict';
 import { timeToFill, upToInWords, wishesInWords } from './known';
 import { leftOpenInWords } from './open';
 import { signed, whyNotInWords } from './reasons';
@@ -68,6 +68,14 @@ describe('wishes that do not fit together', () => {
     );
     expect(conflictInWords(ways('pin:present:x'))).toBe(
       'Slate steps as it is: that is not possible tonight.',
+    );
+  });
+  it('say what giving one up brings, before it is done', () => {
+    expect(bringsInWords(undefined)).toMatch(/being built/);
+    expect(bringsInWords({ plan: undefined })).toBe('brings no warm-up by itself');
+    const segments = [100, 200].map((seconds) => ({ candidate: { seconds } }));
+    expect(bringsInWords({ plan: { segments, points: 92 } as unknown as Proposal })).toBe(
+      'brings two segments in 5:00, worth 92',
     );
   });
   it('can each be given up, and only that one is', () => {

@@ -1,5 +1,6 @@
 import type { BuildWish } from '@wide-fern/contract';
-import { listInWords } from '../counting';
+import type { Proposal } from '@wide-fern/plan';
+import { counted, listInWords } from '../counting';
 import { lengthInFigures } from '../time';
 import { phaseWords } from '../labels';
 import type { Phase } from '@wide-fern/core';
@@ -112,4 +113,16 @@ export function conflictInWords(ways: readonly GivenUp[]): string {
   return others.length === 0
     ? `${whole}: that is not possible tonight.`
     : `${whole} do not fit together.`;
+}
+
+/** What giving up a wish brings, before it is given up: «brings seven segments in 14:40, worth 92». */
+export function bringsInWords(
+  brings: { readonly plan: Pick<Proposal, 'segments' | 'points'> | undefined } | undefined,
+): string {
+  if (!brings) return 'what that brings is being built …';
+  const { plan } = brings;
+  if (!plan) return 'brings no warm-up by itself';
+  const seconds = plan.segments.reduce((sum, { candidate }) => sum + candidate.seconds, 0);
+  const count = counted(plan.segments.length, 'segment', 'segments');
+  return `brings ${count} in ${lengthInFigures(seconds)}, worth ${plan.points}`;
 }

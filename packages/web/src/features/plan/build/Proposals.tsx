@@ -13,6 +13,7 @@ import { Answers } from './Answers';
 import { BuildSentence } from './BuildSentence';
 import { ConflictView } from './ConflictView';
 import { rowsLayout } from './drawing/rowLayout';
+import { useBrings } from './model/useBrings';
 import type { DrawnRow } from './model/useDrawn';
 import { useProposals, type BuildPlace, type Proposing } from './model/useProposals';
 import { BuiltRow, PresentRow } from './rows';
@@ -56,7 +57,7 @@ export function Proposals(place: BuildPlace) {
         onChange={proposing.change}
       />
       {building.state === 'conflict' ? (
-        <Conflict proposing={proposing} />
+        <Conflict {...{ place, proposing }} />
       ) : (
         <svg width={width} height={24} aria-hidden="true" style={{ display: 'block' }}>
           <MinuteScale axis={layout.axis} y={12} start={start} clock={clock} ends={undefined} />
@@ -191,8 +192,10 @@ function NothingYet({
 }
 
 function Conflict({
-  proposing: { building, document, request, wish, nameOf, change, pin },
+  place: { known },
+  proposing: { builder, building, document, request, wish, nameOf, change, pin },
 }: {
+  readonly place: BuildPlace;
   readonly proposing: Proposing;
 }) {
   const phases = phasesAsked(request);
@@ -206,5 +209,12 @@ function Conflict({
         document.segments.find((segment) => segment.id === id)?.exercise.name ?? id,
     }),
   );
-  return <ConflictView ways={ways} onWish={change} onUnpin={(segment) => pin(segment, false)} />;
+  const brings = useBrings(ways, known, wish, builder);
+  return (
+    <ConflictView
+      {...{ ways, brings }}
+      onWish={change}
+      onUnpin={(segment) => pin(segment, false)}
+    />
+  );
 }

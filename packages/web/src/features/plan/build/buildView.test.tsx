@@ -175,11 +175,16 @@ describe('building a warm-up', () => {
     put('Breath, at least', '9');
     const alert = await screen.findByRole('alert', undefined, { timeout: 60_000 });
     expect(alert.textContent).toMatch(/do not fit together|not possible/);
-    const said = alert.textContent;
-    fireEvent.click(within(alert).getAllByRole('button')[0]!);
-    await waitFor(() => expect(screen.queryByRole('alert')?.textContent).not.toBe(said), {
+    // What each way out brings is shown before it is taken, and it is what is built then.
+    await waitFor(() => expect(alert.textContent).not.toContain('is being built'), {
       timeout: 60_000,
     });
+    const [brings] = within(alert).getAllByText(/^brings \w+ segments? in \d:\d\d, worth \d+$/);
+    const [, worth] = /worth (\d+)$/.exec(brings!.textContent)!;
+    fireEvent.click(within(brings!.parentElement!).getByRole('button'));
+    await waitFor(() => expect(screen.queryByRole('alert')).toBeNull(), { timeout: 60_000 });
+    await built();
+    expect(window.document.body.textContent).toContain(worth!);
   });
 
   it('says why an exercise is not there', async () => {

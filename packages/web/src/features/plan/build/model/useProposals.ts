@@ -71,6 +71,7 @@ export function useProposals(place: BuildPlace) {
       allotted,
       clock,
       request,
+      builder,
       building,
       stop,
       again,
