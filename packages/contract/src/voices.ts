@@ -228,6 +228,8 @@ export type ChangePresence = z.infer<typeof changePresenceSchema>;
 export const surenessSchema = z.object({
   /** The share of those present that is to be comfortable. */
   wanted: z.number().gt(0).max(1),
+  /** How many of those who are here are how. */
+  states: z.partialRecord(singerStateSchema, z.int().min(1)),
   /** Of each part, everyone whose range is known. */
   parts: z.record(
     partCode,

@@ -21,6 +21,7 @@ export * from './plan/compare';
 export * from './plan/edits';
 export * from './plan/load';
 export * from './plan/madeFor';
+export * from './plan/minding';
 export * from './plan/needs';
 export * from './plan/proposal';
 export * from './done';

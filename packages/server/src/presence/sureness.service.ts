@@ -6,7 +6,7 @@ import { Evening } from '../db/entities/evening';
 import { RangeCheck, SingerEvening, type Singer } from '../db/entities/voices';
 import { presentOn, settingOf } from '../tonight/tonight.service';
 import { partsOf } from '../voices/parts.service';
-import { asSectionSinger } from '../voices/sections';
+import { asSectionSinger, type Present } from '../voices/sections';
 import { dateIn } from '../time/zone';
 
 /** So many evenings back somebody's presence is counted. */
@@ -32,6 +32,18 @@ const knownSince = (
     ...checks.map(({ checkedOn }) => checkedOn),
     ...evenings.map(({ evening }) => evening.startsAt.toISOString()),
   ].reduce((first, one) => (one < first ? one : first));
+
+/** How many of those who are not away are how. */
+function statesOf(present: readonly Present[]): Sureness['states'] {
+  const states: Sureness['states'] = {};
+  for (const one of present) {
+    if (one.away) continue;
+    for (const state of new Set(asSectionSinger(one).states)) {
+      states[state] = (states[state] ?? 0) + 1;
+    }
+  }
+  return states;
+}
 
 /**
  * How sure the sections of an evening are: each singer's limits tonight, how much these differ from day to day,
@@ -88,5 +100,5 @@ export async function showSureness(
       }),
     });
   }
-  return { wanted: setting.share, parts };
+  return { wanted: setting.share, states: statesOf(present), parts };
 }

@@ -42,6 +42,7 @@ describe('how sure an evening’s sections are', () => {
     // Before the first evening everybody is taken to be here.
     expect(await sureness(first)).toEqual({
       wanted: 0.85,
+      states: {},
       parts: {
         S: [
           { comfort: [60, 76], sigma: 1, present: 1 },
@@ -55,6 +56,13 @@ describe('how sure an evening’s sections are', () => {
       (await sureness(evening)).parts['S']!.map((one) => one.present).sort((a, b) => a - b);
     // Here once of three, and three times of three.
     expect(await present(last)).toEqual([2 / 5, 4 / 5]);
+    await person.agent
+      .put(`${at}/evenings/${last.id}/presence`)
+      .send({ singers: [{ singer: idOf('Cleo Rill'), away: false, states: ['ill', 'changing'] }] })
+      .expect(200);
+    expect((await sureness(last)).states).toEqual({ ill: 1, changing: 1 });
+    await away(last, idOf('Cleo Rill'));
+    expect((await sureness(last)).states).toEqual({});
     await away(last, idOf('Bram Oake'));
     expect(await present(last)).toEqual([0, 1]);
   });

@@ -1,10 +1,19 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { Evening } from '@wide-fern/contract';
 import type { LoadWarning, NoteWriting } from '@wide-fern/core';
 import { remedyFor, type EvaluatedPlan, type Remedy } from '@wide-fern/plan';
-import { loadNote, remedyInWords, warningInWords } from '@wide-fern/words';
+import {
+  loadNote,
+  mindedInWords,
+  reminderInWords,
+  remedyInWords,
+  warningInWords,
+} from '@wide-fern/words';
 import { useMemo, useState } from 'react';
+import { useHere } from '../../here/session';
 import { Attention } from '../../ui/Attention';
 import { Label, WordButton } from '../../ui/words';
+import type { Behind } from './model/useBehind';
 
 /** More than this is said on request. */
 const atFirst = 3;
@@ -12,26 +21,37 @@ const atFirst = 3;
 /** What should be looked at in a plan: a sentence each, where it is, and one touch that helps. */
 export function LookAt({
   plan,
-  warnings,
+  behind: { load, minded, reminders },
+  evening,
   writing,
   mayEdit,
   onShow,
   onRemedy,
 }: {
   readonly plan: EvaluatedPlan;
-  readonly warnings: readonly LoadWarning[];
+  readonly behind: Behind;
+  readonly evening: Evening;
   readonly writing: NoteWriting;
   readonly mayEdit: boolean;
   readonly onShow: (segment: string) => void;
   readonly onRemedy: (remedy: Remedy) => void;
 }) {
+  const { timeZone } = useHere().choir;
   const [all, setAll] = useState(false);
-  const remedies = useMemo(
-    () => warnings.map((warning) => (mayEdit ? remedyFor(warning, plan) : undefined)),
-    [warnings, plan, mayEdit],
-  );
-  if (warnings.length === 0) return null;
-  const shown = all ? warnings : warnings.slice(0, atFirst);
+  const { warnings } = load;
+  const isToCome = Date.parse(evening.startsAt) > Date.now();
+  const lines = [
+    ...minded.map((one) => ({ word: 'Mind tonight:', line: mindedInWords(one) })),
+    ...(isToCome && mayEdit
+      ? reminders.map((one) => ({
+          word: 'Remember:',
+          line: reminderInWords(one, evening.startsAt, timeZone),
+        }))
+      : []),
+  ];
+  if (warnings.length + lines.length === 0) return null;
+  const room = Math.max(0, atFirst - warnings.length);
+  const more = Math.max(0, warnings.length - atFirst) + Math.max(0, lines.length - room);
   return (
     <Box
       as="section"
@@ -40,32 +60,56 @@ export function LookAt({
       py="6px"
       fontSize="13px"
     >
-      {shown.map((warning, i) => {
-        const remedy = remedies[i];
-        return (
-          <Flex key={`${warning.code} ${warning.segment}`} gap="12px" wrap="wrap" align="baseline">
-            <Box>
-              <Attention words="To look at:" /> {warningInWords(warning, plan, writing)}
-            </Box>
-            <WordButton fontSize="13px" onClick={() => onShow(warning.segment)}>
-              show it
-            </WordButton>
-            {remedy && (
-              <WordButton fontSize="13px" onClick={() => onRemedy(remedy)}>
-                {remedyInWords(remedy)}
-              </WordButton>
-            )}
-          </Flex>
-        );
-      })}
+      {(all ? warnings : warnings.slice(0, atFirst)).map((warning) => (
+        <WarningLine
+          key={`${warning.code} ${warning.segment}`}
+          {...{ warning, plan, writing, mayEdit, onShow, onRemedy }}
+        />
+      ))}
+      {(all ? lines : lines.slice(0, room)).map(({ word, line }) => (
+        <Box key={line}>
+          <Label as="span">{word}</Label> {line}
+        </Box>
+      ))}
       <Flex gap="12px" wrap="wrap">
-        {warnings.length > shown.length && (
+        {more > 0 && !all && (
           <WordButton fontSize="13px" onClick={() => setAll(true)}>
-            {warnings.length - shown.length} more
+            {more} more
           </WordButton>
         )}
-        <Label fontSize="12px">{loadNote}</Label>
+        {warnings.length > 0 && <Label fontSize="12px">{loadNote}</Label>}
       </Flex>
     </Box>
+  );
+}
+
+function WarningLine({
+  warning,
+  plan,
+  writing,
+  mayEdit,
+  onShow,
+  onRemedy,
+}: Pick<Parameters<typeof LookAt>[0], 'plan' | 'writing' | 'mayEdit' | 'onShow' | 'onRemedy'> & {
+  readonly warning: LoadWarning;
+}) {
+  const remedy = useMemo(
+    () => (mayEdit ? remedyFor(warning, plan) : undefined),
+    [warning, plan, mayEdit],
+  );
+  return (
+    <Flex gap="12px" wrap="wrap" align="baseline">
+      <Box>
+        <Attention words="To look at:" /> {warningInWords(warning, plan, writing)}
+      </Box>
+      <WordButton fontSize="13px" onClick={() => onShow(warning.segment)}>
+        show it
+      </WordButton>
+      {remedy && (
+        <WordButton fontSize="13px" onClick={() => onRemedy(remedy)}>
+          {remedyInWords(remedy)}
+        </WordButton>
+      )}
+    </Flex>
   );
 }

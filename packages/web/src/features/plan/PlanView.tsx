@@ -63,8 +63,7 @@ export function PlanView({
     part,
     width,
   });
-  const behind = useBehind(evening.id, plan);
-  const warnings = behind?.load.warnings ?? [];
+  const behind = useBehind(evening, plan);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
   const acts = usePlanActs(store, frame, evaluated, onBuild);
@@ -151,11 +150,12 @@ export function PlanView({
           onSegment={go}
         />
       )}
-      {warnings.length > 0 && (
+      {behind && (
         <Suspense fallback={null}>
           <LookAt
             plan={plan}
-            warnings={warnings}
+            behind={behind}
+            evening={evening}
             writing={writing}
             mayEdit={mayEdit}
             onShow={chooseSegment}

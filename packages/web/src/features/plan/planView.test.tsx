@@ -1,3 +1,4 @@
+import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
 import type { SavePlan } from '@wide-fern/contract';
@@ -77,7 +78,11 @@ describe('a plan on the page', () => {
     const [, high] = tonight.sections[0]!.comfort;
     const singer = { comfort: [50, high - 4] as [number, number], sigma: 1, present: 1 };
     const server = serve({
-      showSureness: () => ({ wanted: 0.85, parts: { S: [singer, singer, singer] } }),
+      showSureness: () => ({
+        wanted: 0.85,
+        states: { changing: 2 },
+        parts: { S: [singer, singer, singer] },
+      }),
     });
     const marks = () => window.document.querySelectorAll('svg g > title');
     const words = () => [...marks()].map(({ textContent }) => textContent);
@@ -89,6 +94,26 @@ describe('a plan on the page', () => {
     await tidy();
     await view(edge);
     await waitFor(() => expect(words().join()).toMatch(/on \w+ evenings in ten, too few are/));
+  });
+
+  it('minds who is here, and reminds of what has to be ready, each with its date', async () => {
+    jest.useFakeTimers({
+      now: Date.parse('2026-11-28T12:00:00Z'),
+      doNotFake: ['setTimeout', 'queueMicrotask', 'requestAnimationFrame'],
+    });
+    try {
+      serve({ showSureness: () => ({ wanted: 0.85, states: { changing: 2 }, parts: {} }) });
+      await view(documentOf('narrow-hum', 'pulley', 'water-straw'));
+      const look = await screen.findByRole('region', { name: 'To look at' });
+      expect(
+        await within(look).findByText(/Two changing voices are here: in Pulley nobody pushes/),
+      ).toBeTruthy();
+      expect(
+        within(look).getByText(/By Mon 30 Nov: put a straw and a cup of water for each/),
+      ).toBeTruthy();
+    } finally {
+      jest.useRealTimers();
+    }
   });
 
   it('opens a segment that is chosen, and walks on by key', async () => {

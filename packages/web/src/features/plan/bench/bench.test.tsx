@@ -38,7 +38,13 @@ function showBench(
       <Bench
         evaluated={plan.segments[0]!}
         plan={plan}
-        behind={{ load: planLoad(plan), sure: () => undefined, unsure: [] }}
+        behind={{
+          load: planLoad(plan),
+          sure: () => undefined,
+          unsure: [],
+          minded: [],
+          reminders: [],
+        }}
         forbids={asked ? [] : ['standing', 'noise']}
         writing="flats"
         phraseSeconds={9}

@@ -1,2 +1,2 @@
 export { planLoad } from '@wide-fern/plan';
-export { spanSureness, unsureKeys } from '@wide-fern/core';
+export { mindedTonight, remindersFor, spanSureness, unsureKeys } from '@wide-fern/core';

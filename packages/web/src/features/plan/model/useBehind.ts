@@ -1,6 +1,14 @@
 import { useQuery } from '@tanstack/react-query';
 import { surenessQuery } from '@wide-fern/client';
-import type { PitchRange, PlanLoad, SectionSureness, UnsureKey } from '@wide-fern/core';
+import type { Evening } from '@wide-fern/contract';
+import type {
+  Minded,
+  PitchRange,
+  PlanLoad,
+  Reminder,
+  SectionSureness,
+  UnsureKey,
+} from '@wide-fern/core';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import { useEffect, useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
@@ -13,10 +21,16 @@ export interface Behind {
   /** How sure a part is of a span of notes; undefined where nothing is known of its singers, or not to everyone. */
   readonly sure: (part: string, span: PitchRange) => SectionSureness | undefined;
   readonly unsure: readonly UnsureKey[];
+  /** Cautions that meet who is here, and what is to be remembered before the evening. */
+  readonly minded: readonly Minded[];
+  readonly reminders: readonly Reminder[];
 }
 
 /** The load of a plan and how sure its keys are; undefined until what works it out is fetched, right behind the page. */
-export function useBehind(evening: string, plan: EvaluatedPlan): Behind | undefined {
+export function useBehind(
+  { id: evening, occasion }: Evening,
+  plan: EvaluatedPlan,
+): Behind | undefined {
   const { choir, mayEdit } = useHere();
   const [tools, setTools] = useState<Tools>();
   useEffect(() => {
@@ -45,6 +59,12 @@ export function useBehind(evening: string, plan: EvaluatedPlan): Behind | undefi
       id,
       repetitions,
     }));
-    return { load, sure, unsure: tools.unsureKeys(segments, sure) };
-  }, [tools, sure, load, plan]);
+    const minded = plan.segments.map(({ segment: { exercise } }) => exercise);
+    const { condition = 'rested' } = plan.document.tonight;
+    return {
+      ...{ load, sure, unsure: tools.unsureKeys(segments, sure) },
+      minded: tools.mindedTonight(minded, { condition, states: data?.states ?? {} }),
+      reminders: tools.remindersFor(minded, occasion),
+    };
+  }, [tools, sure, load, plan, data, occasion]);
 }
