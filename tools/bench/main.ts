@@ -14,6 +14,7 @@ import { isBuilt, webFolder } from '../build/built';
 import { firstLoadLimit, firstLoads } from '../build/firstLoad';
 import { root } from '../root';
 import { endWith, say } from '../setup/say.mjs';
+import { measureBuilding } from './building';
 import { measureExercises } from './exercises';
 import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
@@ -122,6 +123,14 @@ async function benchPlanner(): Promise<void> {
     ['what adds most where it is early', early],
   ] as const) {
     say(`| ${what} | ${time.toFixed(0)} ms |`);
+  }
+  if (isBuilt(root)) {
+    const { first, proven, worst } = await measureBuilding();
+    const seconds = (time: number) => `${(time / 1000).toFixed(1)} s`;
+    say(`| fifteen minutes in Chromium, from the address to the first plan | ${seconds(first)} |`);
+    say(
+      `| the same to the proven best; the slowest of five | ${seconds(proven)}; ${seconds(worst)} |`,
+    );
   }
   say(
     '\n| five problems each | variants ready | greedy | its points | best | proven | median | worst | plain rows | worst |',
