@@ -39,7 +39,7 @@ const exercisesOf = (plan: { segments: readonly { exercise: string }[] } | undef
   plan!.segments.map(({ exercise }) => exercise);
 
 describe('warm-ups of several evenings at once', () => {
-  it('know what those before them use', async () => {
+  it('know what the others use', async () => {
     const planner = threadPlanner();
     const told: string[] = [];
     const [first, second] = await planAhead(
@@ -52,7 +52,8 @@ describe('warm-ups of several evenings at once', () => {
       ({ id }) => told.push(id),
     );
     expect(told).toEqual(['one', 'two']);
-    expect(planner.asked[0]!.ledAgo).toEqual({});
+    // The next evening stands already: what it has is not fresh just before it.
+    expect(planner.asked[0]!.ledAgo).toEqual({ pulley: 1 });
     // Two evenings on from the first, one on from the one that stood; what was led before is still known.
     expect(planner.asked[1]!.ledAgo).toEqual({
       ...Object.fromEntries(exercisesOf(first!.plan).map((id) => [id, 2])),
@@ -61,8 +62,7 @@ describe('warm-ups of several evenings at once', () => {
     expect(second!.plan!.bound).toBe(second!.plan!.points);
     // What was used just before counts less, so it differs from what would be built alone.
     const alone = await planAhead([{ id: 'alone', request: request() }], threadPlanner());
-    expect(exercisesOf(alone[0]!.plan)).toEqual(exercisesOf(first!.plan));
-    expect(exercisesOf(second!.plan)).not.toEqual(exercisesOf(first!.plan));
+    expect(exercisesOf(second!.plan)).not.toEqual(exercisesOf(alone[0]!.plan));
   }, 60_000);
 
   it('go on where one of them cannot be built', async () => {

@@ -16,15 +16,19 @@ export interface AheadPlan {
   readonly plan: Proposal | undefined;
 }
 
-/** When exercises will have been led last, once the evenings before have been led as they are planned. */
-function agoAfter(
+/**
+ * How many evenings away each exercise is led: before, as it is known and as the evenings in the row have it,
+ * or after, where an evening that follows stands already.
+ */
+function agoAmong(
   ledAgo: BuildRequest['ledAgo'],
-  before: readonly (readonly string[])[],
+  row: readonly (readonly string[])[],
+  place: number,
 ): Record<string, number> {
   const ago: Record<string, number> = { ...ledAgo };
-  before.forEach((exercises, i) => {
+  row.forEach((exercises, i) => {
     for (const exercise of exercises) {
-      ago[exercise] = Math.min(ago[exercise] ?? Infinity, before.length - i);
+      ago[exercise] = Math.min(ago[exercise] ?? Infinity, Math.abs(place - i));
     }
   });
   return ago;
@@ -32,7 +36,7 @@ function agoAfter(
 
 /**
  * Builds the warm-ups of several evenings, one after the other in the order of their dates, each knowing what
- * the ones before it use.
+ * the others use.
  * @param onPlan told of each as soon as it is there
  */
 export async function planAhead(
@@ -40,15 +44,13 @@ export async function planAhead(
   planner: Planner,
   onPlan: (built: AheadPlan, request: BuildRequest) => void = () => undefined,
 ): Promise<AheadPlan[]> {
-  const before: (readonly string[])[] = [];
+  // What each of them has; those that are to be built have nothing yet.
+  const row = evenings.map((one) => ('planned' in one ? one.planned : []));
   const built: AheadPlan[] = [];
-  for (const evening of evenings) {
-    if ('planned' in evening) {
-      before.push(evening.planned);
-      continue;
-    }
+  for (const [place, evening] of evenings.entries()) {
+    if ('planned' in evening) continue;
     const { id } = evening;
-    const ledAgo = agoAfter(evening.request.ledAgo, before);
+    const ledAgo = agoAmong(evening.request.ledAgo, row, place);
     const request = { ...evening.request, ledAgo, alternatives: 0 };
     const weighed = await planner.weigh(request);
     const found = await planner.solve(weighed.problem);
@@ -57,7 +59,7 @@ export async function planAhead(
     const one = { id, plan };
     built.push(one);
     onPlan(one, request);
-    before.push(plan?.segments.map(({ exercise }) => exercise) ?? []);
+    row[place] = plan?.segments.map(({ exercise }) => exercise) ?? [];
   }
   return built;
 }

@@ -186,8 +186,8 @@ export function PlanView({
   );
 }
 
-/** What is off by less, in seconds, is left alone. */
-const leastOff = 30;
+/** Less time free than this, in seconds, is left alone. */
+const leastFree = 60;
 
 /** What is planned and when it ends, and what can be made of it. */
 function PlanTitle({
@@ -222,7 +222,7 @@ function PlanTitle({
       <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
         sheet for the stand
       </WordLink>
-      {mayEdit && plan.segments.length > 0 && Math.abs(plan.left) >= leastOff && (
+      {mayEdit && plan.segments.length > 0 && (isTooLong(plan) || plan.left >= leastFree) && (
         <WordButton fontSize="13px" onClick={onFit}>
           fit to time
         </WordButton>

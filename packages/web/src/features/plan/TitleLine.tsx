@@ -50,7 +50,7 @@ export function TitleLine({
         </Box>
         <Label as="span">{sentence}</Label>
       </Flex>
-      <Flex gap="16px" align="center" ml={{ base: 0, md: 'auto', lg: 0 }}>
+      <Flex columnGap="16px" wrap="wrap" align="center" ml={{ base: 0, md: 'auto', lg: 0 }}>
         {children}
       </Flex>
     </Flex>

@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
 import { evaluate, segmentsOf, emptyDocument, type Proposal } from '@wide-fern/plan';
 import type { BuildWish, Evening, Exercise } from '@wide-fern/contract';
-import { aheadStateInWords, dayInWords, lengthInFigures } from '@wide-fern/words';
+import { aheadStateInWords, dayInWords, lengthInFigures, shortDay } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { Failed, Loading } from '../../../ui/states';
@@ -116,7 +116,7 @@ function Week({
       </Box>
       {state === 'built' && (
         <WordButton fontSize="13px" onClick={onTake}>
-          take it
+          take it for {shortDay(evening.startsAt, choir.timeZone)}
         </WordButton>
       )}
       {(state === 'stored' || state === 'meanwhile') && item !== undefined && (

@@ -92,7 +92,7 @@ describe('the weeks ahead', () => {
     );
     expect(section().textContent).toContain('Coat off · Pulley planned');
     fireEvent.click(screen.getByRole('button', { name: 'build the one that is open' }));
-    const take = await screen.findByRole('button', { name: 'take it' }, { timeout: 20_000 });
+    const take = await screen.findByRole('button', { name: /^take it for/ }, { timeout: 20_000 });
     // Nothing is stored before somebody takes it.
     expect(saved).toEqual([]);
     fireEvent.click(take);
@@ -112,7 +112,9 @@ describe('the weeks ahead', () => {
       throw new Refusal(409, 'changed_meanwhile', 'Somebody else saved it.');
     });
     fireEvent.click(screen.getByRole('button', { name: /that is open/ }));
-    fireEvent.click(await screen.findByRole('button', { name: 'take it' }, { timeout: 20_000 }));
+    fireEvent.click(
+      await screen.findByRole('button', { name: /^take it for/ }, { timeout: 20_000 }),
+    );
     await within(section()).findByText(/somebody planned it meanwhile/);
   }, 40_000);
 

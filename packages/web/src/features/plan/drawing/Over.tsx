@@ -22,13 +22,13 @@ function EndFan({ plan, layout }: { readonly plan: EvaluatedPlan; readonly layou
       <path
         d={`M${early} ${weaveTop} H${late} L${end} ${weaveBottom} Z`}
         fill={color('fern')}
-        opacity={0.07}
+        opacity={0.06}
       />
       <path
         d={`M${early} ${weaveTop - 6} V${weaveTop} L${end} ${weaveBottom} L${late} ${weaveTop} V${weaveTop - 6}`}
         stroke={color('fern')}
         fill="none"
-        opacity={0.5}
+        opacity={0.35}
       />
     </g>
   );
