@@ -15,7 +15,7 @@ import {
   type Purpose,
 } from '@wide-fern/core';
 import { highsSolver } from '@wide-fern/solver';
-import type { Choices, Exercise } from '@wide-fern/contract';
+import type { Exercise } from '@wide-fern/contract';
 import { offerFor, type BuildRequest } from '@wide-fern/plan';
 import { median } from './median';
 import { plainRows } from './plainRows';
@@ -232,7 +232,7 @@ function requestOfPlan(
   const present = selection.flatMap((id) => {
     const { candidate, choices } = variants.get(id)!;
     const exercise = exercises.find((one) => one.id === candidate.exercise);
-    return exercise ? [{ id, exercise, choices: choices as Choices }] : [];
+    return exercise ? [{ id, exercise, choices }] : [];
   });
   return {
     tonight: { sections, needs: [] },

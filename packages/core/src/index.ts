@@ -4,7 +4,6 @@
  */
 export * from './breath/phrase';
 export * from './evening/advice';
-export * from './evening/minding';
 export * from './evening/needs';
 export * from './evening/occasion';
 export * from './exercise';

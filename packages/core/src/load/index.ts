@@ -7,3 +7,10 @@ export {
   type PlanLoad,
   type SegmentLoad,
 } from './plan';
+export {
+  mindedTonight,
+  remindersFor,
+  type Minded,
+  type MindedSegment,
+  type Reminder,
+} from './minding';

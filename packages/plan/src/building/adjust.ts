@@ -179,7 +179,7 @@ function adjusting(
       ...{ id: phase, required: false, least: 0, strong: 1 },
       most: Math.max(0, Math.floor(left)),
     })),
-    wishes: request.wishes as Record<string, number>,
+    wishes: request.wishes,
     needs: request.needs,
     candidates: [...ways.values()].map(({ candidate }) => candidate),
     pinned,

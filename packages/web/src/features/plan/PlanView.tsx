@@ -110,7 +110,7 @@ export function PlanView({
         onChoose={chooseSegment}
       >
         <Suspense fallback={null}>
-          <Over plan={plan} behind={behind} layout={layout} parts={parts} />
+          <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
         </Suspense>
       </Weave>
       <SegmentStrip

@@ -91,7 +91,7 @@ describe('a plan on the page', () => {
     expect(await screen.findByText(/^Effort$/)).toBeTruthy();
     expect(server.asked.map(({ name }) => name)).not.toContain('showSureness');
     expect(words().join()).not.toContain('evenings in ten');
-    await tidy();
+    tidy();
     await view(edge);
     await waitFor(() => expect(words().join()).toMatch(/on \w+ evenings in ten, too few are/));
   });

@@ -1,11 +1,10 @@
-import type { UnsureKey } from '@wide-fern/core';
+import type { PlanLoad, UnsureKey } from '@wide-fern/core';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import { unsureInWords } from '@wide-fern/words';
 import type { TimeAxis } from '../../../music/lanes/geometry';
 import { SignShape } from '../../../music/lanes/SignShape';
 import { signScale } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
-import type { Behind } from '../model/useBehind';
 import { Effort } from './Effort';
 import type { PlanLayout } from './layout';
 
@@ -78,27 +77,24 @@ function Unsure({
 /** What comes right behind the page and is drawn over the weave: effort, when it may end, where it is not sure. */
 export default function Over({
   plan,
-  behind,
+  load,
+  unsure,
   layout,
   parts,
 }: {
   readonly plan: EvaluatedPlan;
-  readonly behind: Behind | undefined;
+  /** Not there yet while what works it out is fetched. */
+  readonly load: PlanLoad | undefined;
+  readonly unsure: readonly UnsureKey[];
   readonly layout: PlanLayout;
   readonly parts: readonly string[];
 }) {
   const axis: TimeAxis = layout.axis;
   return (
     <>
-      <Effort
-        plan={plan}
-        load={behind?.load}
-        axis={axis}
-        {...layout.effort}
-        labelX={layout.margin}
-      />
+      <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
       <EndFan plan={plan} layout={layout} />
-      <Unsure plan={plan} unsure={behind?.unsure ?? []} layout={layout} parts={parts} />
+      <Unsure plan={plan} unsure={unsure} layout={layout} parts={parts} />
     </>
   );
 }

@@ -11,9 +11,10 @@ import type {
 } from '@wide-fern/core';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import { useEffect, useMemo, useState } from 'react';
+import type * as tools from './behind';
 import { useHere } from '../../../here/session';
 
-type Tools = typeof import('./behind');
+type Tools = typeof tools;
 
 /** What is worked out of a plan beside its keys and times. */
 export interface Behind {

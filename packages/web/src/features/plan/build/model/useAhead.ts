@@ -1,13 +1,5 @@
-import { useQueries, useQuery } from '@tanstack/react-query';
-import {
-  beginPlan,
-  eveningQuery,
-  eveningsQuery,
-  messageOf,
-  newId,
-  planQuery,
-} from '@wide-fern/client';
-import type { BuildWish, Evening, Exercise, Plan } from '@wide-fern/contract';
+import { beginPlan, messageOf, newId } from '@wide-fern/client';
+import type { BuildWish, Evening, Exercise } from '@wide-fern/contract';
 import {
   emptyDocument,
   itemTime,
@@ -16,93 +8,69 @@ import {
   requestOf,
   segmentsOf,
   type AheadEvening,
+  type BuildRequest,
   type Known,
   type Proposal,
 } from '@wide-fern/plan';
 import { useEffect, useRef, useState } from 'react';
 import { useHere } from '../../../../here/session';
 import type { Builder } from './builder';
-
-/** So many evenings ahead are looked at. */
-export const mostAhead = 3;
+import { isOpen, useFollowing, type FollowingEvening } from './useFollowing';
 
 /** An evening ahead: what is planned for its warm-up, or what was built for it. */
-export interface AheadRow {
-  readonly evening: Evening;
-  /** The agenda item it is for; undefined where the evening has no warm-up. */
-  readonly item: string | undefined;
-  readonly planned: Plan | null;
+export interface AheadRow extends FollowingEvening {
   readonly built: Proposal | undefined;
   readonly state: 'open' | 'building' | 'built' | 'nothing' | 'storing' | 'stored' | 'meanwhile';
 }
 
-type Step =
-  | { readonly state: 'built'; readonly plan: Proposal }
-  | { readonly state: Exclude<AheadRow['state'], 'open' | 'built'>; readonly plan?: Proposal };
+type Step = Pick<AheadRow, 'state' | 'built'>;
 
-const warmUpOf = ({ agenda }: Evening): string | undefined =>
-  agenda.find(({ kind }) => kind === 'warm-up')?.id;
-
-/** The evenings that follow one, with what is planned for them. */
-function useFollowing(evening: Evening) {
-  const { choir } = useHere();
-  const list = useQuery(eveningsQuery(choir.id));
-  const next = (list.data ?? [])
-    .filter(({ startsAt }) => startsAt > evening.startsAt)
-    .sort((a, b) => a.startsAt.localeCompare(b.startsAt))
-    .slice(0, mostAhead);
-  const evenings = useQueries({ queries: next.map(({ id }) => eveningQuery(choir.id, id)) });
-  const plans = useQueries({
-    queries: next.map(({ id }, i) => {
-      const whole = evenings[i]?.data;
-      const item = whole ? warmUpOf(whole) : undefined;
-      const place = { choir: choir.id, evening: id, item: item ?? 'warm-up' };
-      return { ...planQuery(place), enabled: item !== undefined };
-    }),
-  });
-  const all = [list, ...evenings];
-  const failed = all.find(({ error }) => error) ?? plans.find(({ error }) => error);
-  return {
-    failed: failed?.error,
-    retry: () => {
-      for (const query of [...all, ...plans]) if (query.error) void query.refetch();
+/** What is asked of an evening ahead: how it is made goes for all; what was asked of one evening does not. */
+function requestAhead(known: Known, wish: BuildWish, evening: Evening, item: string): BuildRequest {
+  const { choir, evenings, exercises } = known;
+  const { approach, level, quiet } = wish;
+  return requestOf(
+    {
+      ...{ choir, evening, evenings, exercises },
+      document: emptyDocument(evening.tonight),
+      allotted: itemTime(evening, item).allotted,
     },
-    isReady:
-      list.data !== undefined &&
-      next.every((_, i) => {
-        const whole = evenings[i]?.data;
-        return whole && (warmUpOf(whole) === undefined || plans[i]?.data !== undefined);
-      }),
-    rows: next.flatMap((_, i) => {
-      const whole = evenings[i]?.data;
-      return whole
-        ? [{ evening: whole, item: warmUpOf(whole), planned: plans[i]?.data ?? null }]
-        : [];
-    }),
-  };
+    { ...nothingAsked, approach, level, quiet },
+  );
 }
 
-/**
- * The warm-ups of the evenings that follow, built at once, each knowing what the ones before it use.
- * @param exercisesNow what this evening's warm-up has
- */
-export function useAhead({
-  evening,
-  known,
-  wish,
-  exercises,
-  exercisesNow,
-  makeBuilder,
-}: {
+interface Ahead {
   readonly evening: Evening;
   readonly known: Known;
   readonly wish: BuildWish;
   readonly exercises: ReadonlyMap<string, Exercise>;
+  /** What this evening's warm-up has. */
   readonly exercisesNow: readonly string[];
   readonly makeBuilder: () => Builder;
-}) {
+}
+
+/** This evening and those that follow, as they are planned at once. */
+function rowOf(
+  { evening, known, wish, exercisesNow }: Ahead,
+  following: readonly FollowingEvening[],
+): AheadEvening[] {
+  return [
+    { id: evening.id, planned: exercisesNow },
+    ...following.map((one): AheadEvening => {
+      const { evening: whole, item, planned } = one;
+      if (item !== undefined && isOpen(one)) {
+        return { id: whole.id, request: requestAhead(known, wish, whole, item) };
+      }
+      const segments = planned?.document.segments ?? [];
+      return { id: whole.id, planned: segments.map(({ exercise }) => exercise.id) };
+    }),
+  ];
+}
+
+/** The warm-ups of the evenings that follow, built at once, each knowing what the others use. */
+export function useAhead(asked: Ahead) {
   const { choir } = useHere();
-  const following = useFollowing(evening);
+  const following = useFollowing(asked.evening);
   const [steps, setSteps] = useState<Readonly<Record<string, Step>>>({});
   const [message, setMessage] = useState('');
   const builder = useRef<Builder>(undefined);
@@ -113,45 +81,15 @@ export function useAhead({
     },
     [],
   );
-  const tell = (id: string, step: Step) => setSteps((now) => ({ ...now, [id]: step }));
-  const isOpen = ({ item, planned }: Pick<AheadRow, 'item' | 'planned'>) =>
-    item !== undefined && (planned?.document.segments.length ?? 0) === 0;
-  const requestFor = (whole: Evening, item: string) =>
-    requestOf(
-      {
-        choir: known.choir,
-        document: emptyDocument(whole.tonight),
-        allotted: itemTime(whole, item).allotted,
-        evening: whole,
-        evenings: known.evenings,
-        exercises: known.exercises,
-      },
-      // How it is made goes for all of them; what was asked of one evening does not.
-      { ...nothingAsked, approach: wish.approach, level: wish.level, quiet: wish.quiet },
-    );
+  const tell = (id: string, state: Step['state'], built?: Proposal) =>
+    setSteps((now) => ({ ...now, [id]: { state, built } }));
   const build = async () => {
     setMessage('');
-    const mine = (builder.current ??= makeBuilder());
-    const asked = following.rows.filter(isOpen);
-    for (const {
-      evening: { id },
-    } of asked)
-      tell(id, { state: 'building' });
-    const row: AheadEvening[] = [
-      { id: evening.id, planned: exercisesNow },
-      ...following.rows.map((one): AheadEvening =>
-        one.item !== undefined && isOpen(one)
-          ? { id: one.evening.id, request: requestFor(one.evening, one.item) }
-          : {
-              id: one.evening.id,
-              planned: one.planned?.document.segments.map(({ exercise }) => exercise.id) ?? [],
-            },
-      ),
-    ];
+    const mine = (builder.current ??= asked.makeBuilder());
+    for (const { evening } of following.rows.filter(isOpen)) tell(evening.id, 'building');
     try {
-      await planAhead(row, mine, ({ id, plan }) => {
-        if (builder.current === mine)
-          tell(id, plan ? { state: 'built', plan } : { state: 'nothing' });
+      await planAhead(rowOf(asked, following.rows), mine, ({ id, plan }) => {
+        if (builder.current === mine) tell(id, plan ? 'built' : 'nothing', plan);
       });
     } catch (error) {
       if (builder.current !== mine) return;
@@ -159,31 +97,27 @@ export function useAhead({
       setSteps({});
     }
   };
-  const take = async ({ evening: whole, item, built }: AheadRow) => {
+  const take = async ({ evening: { id, tonight }, item, built }: AheadRow) => {
     if (item === undefined || !built) return;
     setMessage('');
-    tell(whole.id, { state: 'storing', plan: built });
-    const document = {
-      ...emptyDocument(whole.tonight),
-      segments: segmentsOf(built, exercises, [], newId),
-    };
+    tell(id, 'storing', built);
+    const segments = segmentsOf(built, asked.exercises, [], newId);
     try {
-      const done = await beginPlan({ choir: choir.id, evening: whole.id, item }, document);
-      tell(whole.id, { state: done === 'stored' ? 'stored' : 'meanwhile', plan: built });
+      const place = { choir: choir.id, evening: id, item };
+      const done = await beginPlan(place, { ...emptyDocument(tonight), segments });
+      tell(id, done === 'stored' ? 'stored' : 'meanwhile', built);
     } catch (error) {
-      tell(whole.id, { state: 'built', plan: built });
+      tell(id, 'built', built);
       setMessage(messageOf(error));
     }
   };
   const rows = following.rows.map((row): AheadRow => {
-    const step = steps[row.evening.id];
-    return { ...row, built: step?.plan, state: step?.state ?? 'open' };
+    const { state = 'open', built } = steps[row.evening.id] ?? {};
+    return { ...row, built, state };
   });
+  const { failed, retry, isReady } = following;
   return {
-    ...{ rows, message, build, take },
-    failed: following.failed,
-    retry: following.retry,
-    isReady: following.isReady,
+    ...{ rows, message, build, take, failed, retry, isReady },
     isBuilding: rows.some(({ state }) => state === 'building'),
     open: rows.filter((row) => isOpen(row) && row.state === 'open').length,
   };

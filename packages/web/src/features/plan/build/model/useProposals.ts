@@ -65,21 +65,8 @@ export function useProposals(place: BuildPlace) {
     setChosen(undefined);
   };
   return {
-    ...{
-      document,
-      start,
-      allotted,
-      clock,
-      request,
-      builder,
-      building,
-      stop,
-      again,
-      present,
-      drawn,
-      said,
-      nameOf,
-    },
+    ...{ document, start, allotted, clock, request, builder },
+    ...{ building, stop, again, present, drawn, said, nameOf },
     ...{ wish, change, opened, setOpened, chosen },
     pinned: new Set(document.segments.flatMap(({ id, choices }) => (choices.pinned ? [id] : []))),
     /** Opens the reasons of a segment, or closes them. */

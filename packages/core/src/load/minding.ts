@@ -1,7 +1,7 @@
 import { cautionsNeeded, type Caution, type ToCaution } from '../exercise/cautions';
 import { strongFrom } from '../planner';
 import type { Condition, SingerState } from '../voices';
-import type { Occasion } from './occasion';
+import type { Occasion } from '../evening/occasion';
 
 /** A segment as what is to be minded and remembered is told from it. */
 export interface MindedSegment extends ToCaution {
