@@ -67,18 +67,18 @@ export function LookAt({
         />
       ))}
       {(all ? lines : lines.slice(0, room)).map(({ word, line }) => (
-        <Box key={line}>
+        <Box key={line} display="inline-block" w={{ base: '100%', lg: 'auto' }} mr="16px">
           <Label as="span">{word}</Label> {line}
         </Box>
       ))}
-      <Flex gap="12px" wrap="wrap">
-        {more > 0 && !all && (
-          <WordButton fontSize="13px" onClick={() => setAll(true)}>
-            {more} more
-          </WordButton>
-        )}
-        {warnings.length > 0 && <Label fontSize="12px">{loadNote}</Label>}
-      </Flex>
+      {more > 0 && !all && (
+        <WordButton fontSize="13px" onClick={() => setAll(true)}>
+          {more} more
+        </WordButton>
+      )}
+      {(all || lines.length === 0) && warnings.length > 0 && (
+        <Label fontSize="12px">{loadNote}</Label>
+      )}
     </Box>
   );
 }
