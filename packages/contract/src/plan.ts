@@ -46,11 +46,19 @@ export const tonightSchema: z.ZodType<Tonight> = z.object({
   condition: z.enum(conditions).optional(),
 });
 
+/** The octave a part sings away from the treble tonic, or that it rests. */
+const toldMove = z.union([z.int().min(-36).max(24).multipleOf(12), z.literal('rest')]);
+const toldSchema = z
+  .record(z.string().min(1).max(8), z.record(z.string().regex(/^\d{1,2}$/), toldMove))
+  .refine((parts) => Object.keys(parts).length <= 8, 'A choir has at most eight parts.');
+
 /** What was chosen for a segment: as usual for the exercise, or changed; start null is the best one. */
 export const choicesSchema = usualChoicesSchema.extend({
   start: midiNote.nullable(),
   /** Whether it stays as it is whatever else is built around it. */
   pinned: z.boolean().optional(),
+  /** What parts were told to do in single keys: by part and by the key's place, counted from 0. */
+  told: toldSchema.optional(),
 });
 export type Choices = z.infer<typeof choicesSchema>;
 

@@ -1,18 +1,43 @@
 import { demonstrations, shapes } from '@wide-fern/core';
 import { midiNote } from './common';
-import { choicesSchema, planDocumentSchema, segmentSchema, tonightSchema } from './plan';
+import {
+  choicesSchema,
+  planDocumentSchema,
+  segmentSchema,
+  tonightSchema,
+  type Choices,
+} from './plan';
 import { z } from './zod';
 
 const segmentId = segmentSchema.shape.id;
 /** The segment it follows; null at the beginning. */
 const after = segmentId.nullable();
 
+/** Choices that need not be made. */
+const optionalChoices = [
+  'coach',
+  'after',
+  'reset',
+  'countInEach',
+  'tempoStep',
+  'bySteps',
+  'pinned',
+  'told',
+] as const satisfies readonly (keyof Choices)[];
+export type OptionalChoice = (typeof optionalChoices)[number];
+
 /** A change of a plan as data: it can be stored, sent, undone and merged. */
 export const planEditSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('add'), segment: segmentSchema, after }),
   z.object({ kind: z.literal('take-out'), id: segmentId }),
   z.object({ kind: z.literal('move'), id: segmentId, after }),
-  z.object({ kind: z.literal('choose'), id: segmentId, choices: choicesSchema.partial() }),
+  z.object({
+    kind: z.literal('choose'),
+    id: segmentId,
+    choices: choicesSchema.partial(),
+    /** Choices that are taken back: nothing is said of them any more. */
+    without: z.array(z.enum(optionalChoices)).max(optionalChoices.length).optional(),
+  }),
   z.object({
     kind: z.literal('tonight'),
     tonight: tonightSchema,
@@ -58,6 +83,8 @@ export const editFactSchema = z.discriminatedUnion('code', [
   }),
   /** A shake-out every so many passes; null for none any more. */
   z.object({ code: z.literal('reset'), name, every: z.int().min(1).nullable() }),
+  /** In so many keys parts do what they were told; in none where the best was found again. */
+  z.object({ code: z.literal('told'), name, cells: z.int().min(0) }),
   z.object({ code: z.literal('tonight') }),
   z.object({ code: z.literal('replaced') }),
   z.object({ code: z.literal('built'), segments: z.int().min(0) }),

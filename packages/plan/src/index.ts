@@ -7,6 +7,7 @@ export * from './edit/between';
 export * from './edit/edits';
 export * from './edit/facts';
 export * from './edit/perform';
+export * from './edit/telling';
 export * from './evaluate';
 export * from './firstSteps';
 export * from './itemTime';

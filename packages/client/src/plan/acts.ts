@@ -1,5 +1,5 @@
 import type { Choices, EditFact, Exercise } from '@wide-fern/contract';
-import { computeSegment, type MidiNote } from '@wide-fern/core';
+import { computeSegment, type MidiNote, type Move } from '@wide-fern/core';
 import {
   addExercise,
   choose,
@@ -8,6 +8,8 @@ import {
   moveTo,
   startOn,
   takeOut,
+  tellPart,
+  untellPart,
   type KeyProposal,
   type KeyStep,
 } from '@wide-fern/plan';
@@ -26,6 +28,10 @@ export interface PlanActs {
   readonly startOn: (tonic: MidiNote | null) => void;
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
+  /** Tells a part of the chosen segment what to do in a key, by its place; null lets the best be found. */
+  readonly tellPart: (part: string, place: number, move: Move | null) => void;
+  /** Lets the best be found for every key of a part, or with null of all. */
+  readonly untell: (part: string | null) => void;
   readonly takeOut: () => void;
   /** Adds an exercise; one that is new to the choir takes longer to explain. */
   readonly take: (exercise: Exercise, isNew?: boolean) => void;
@@ -100,6 +106,14 @@ export function planActs(
       if (!segment) return;
       const repetitions = inLimits('repetitions', segment.choices.repetitions + count);
       follow(keysNumber(segment, repetitions, document), `${segment.id} repetitions`);
+    },
+    tellPart: (part, place, move) => {
+      const { segment } = now();
+      if (segment) change(tellPart(segment, part, place, move), `${segment.id} ${part} ${place}`);
+    },
+    untell: (part) => {
+      const { segment } = now();
+      if (segment) change(untellPart(segment, part), `${segment.id} untold`);
     },
     takeOut: () => {
       const { segment } = now();

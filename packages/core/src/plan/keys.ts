@@ -36,6 +36,8 @@ export type SegmentKeys =
       readonly problem: LadderProblem;
       readonly best: Ladder | Infeasible;
       readonly sung: Ladder | undefined;
+      /** The ladder from the same start if nobody had been told anything, where somebody was. */
+      readonly untold?: Ladder | undefined;
       /** High and low voices, each with keys of its own, and how they sing them. */
       readonly groups?: readonly GroupKeys[];
       readonly grouping?: Grouping;
@@ -221,9 +223,30 @@ export function keysOf(
     );
     return keysOfGroups(problem, groupKeys(groups, start), grouping);
   }
+  const fixed = toldIn(choices);
+  if (!fixed) return { kind: 'ladder', problem, ...fromStart(problem, start) };
+  const asTold = { ...problem, fixed };
+  const { best, sung } = fromStart(asTold, start);
+  const untold = sung && ladderAnyway(problem, sung.start);
+  return { kind: 'ladder', problem: asTold, best, sung, ...(untold ? { untold } : {}) };
+}
+
+/** The best ladder, and the one that is sung: the best, or from the start chosen by hand. */
+function fromStart(
+  problem: LadderProblem,
+  start: MidiNote | null,
+): { readonly best: Ladder | Infeasible; readonly sung: Ladder | undefined } {
   const best = bestLadder(problem);
   const found = best.kind === 'ladder' ? best : undefined;
   const isBest = start === null || start === found?.start;
-  const sung = isBest ? found : ladderAnyway(problem, start);
-  return { kind: 'ladder', problem, best, sung };
+  return { best, sung: isBest ? found : ladderAnyway(problem, start) };
+}
+
+/** What was told of the keys there are; undefined where nothing was. */
+function toldIn({ told = {}, repetitions }: SegmentChoices): LadderProblem['fixed'] {
+  const within = Object.entries(told).flatMap(([part, moves]) => {
+    const there = Object.entries(moves).filter(([place]) => Number(place) < repetitions);
+    return there.length > 0 ? [[part, Object.fromEntries(there)] as const] : [];
+  });
+  return within.length > 0 ? Object.fromEntries(within) : undefined;
 }

@@ -3,7 +3,7 @@ import type { Music } from '../exercise/music';
 import type { Anchor, Breathing, Grouping, Phase } from '../exercise/vocabulary';
 import type { Accompaniment } from '../exercise/accompaniment';
 import type { Passes } from '../exercise/passes';
-import type { Shape } from '../ladder';
+import type { FixedMoves, Shape } from '../ladder';
 import type { Demonstration, Reset } from '../timing';
 
 /** What the computation needs to know of an exercise. */
@@ -66,6 +66,8 @@ export interface SegmentChoices {
   readonly bySteps?: boolean | undefined;
   /** A start chosen by hand, or null for the best one. */
   readonly start: MidiNote | null;
+  /** What parts were told to do in single keys, by part and by the key's place. */
+  readonly told?: Readonly<Record<string, FixedMoves>> | undefined;
 }
 
 export interface PlannedSegment {

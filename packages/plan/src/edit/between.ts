@@ -1,7 +1,7 @@
 import type { Choices, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
 import { moved } from '../order';
-import { beforePlace } from './edits';
+import { beforePlace, choose } from './edits';
 import { perform } from './perform';
 
 const same = (one: unknown, other: unknown): boolean =>
@@ -15,10 +15,18 @@ function inOrder(value: unknown): unknown {
   return parts.sort(([x], [y]) => (x < y ? -1 : 1)).map(([name, part]) => [name, inOrder(part)]);
 }
 
-function changedChoices({ choices: was }: Segment, { choices: now }: Segment): Partial<Choices> {
-  const names = Object.keys(now) as (keyof Choices)[];
-  return Object.fromEntries(
-    names.filter((name) => was[name] !== now[name]).map((name) => [name, now[name]]),
+/** What is chosen otherwise, as an edit; undefined where nothing is. */
+function chosenBetween(
+  { choices: was }: Segment,
+  { id, choices: now }: Segment,
+): PlanEdit | undefined {
+  const names = Object.keys({ ...was, ...now }) as (keyof Choices)[];
+  const changed = names.filter((name) => !same(was[name], now[name]));
+  if (changed.length === 0) return undefined;
+  const isGone = (name: keyof Choices) => now[name] === undefined;
+  return choose(
+    id,
+    Object.fromEntries(changed.map((name) => [name, isGone(name) ? undefined : now[name]])),
   );
 }
 
@@ -32,8 +40,8 @@ export function editsBetween(from: PlanDocument, to: PlanDocument): PlanEdit[] |
   for (const now of shared) {
     const was = segmentOf(from, now.id)!;
     if (!same(was.exercise, now.exercise)) return undefined;
-    const choices = changedChoices(was, now);
-    if (Object.keys(choices).length > 0) edits.push({ kind: 'choose', id: now.id, choices });
+    const chosen = chosenBetween(was, now);
+    if (chosen) edits.push(chosen);
   }
   if (!same(from.tonight, to.tonight))
     edits.push({ kind: 'tonight', tonight: to.tonight, starts: {} });
@@ -66,7 +74,9 @@ function touchedBy(edit: PlanEdit): readonly string[] {
     case 'choose':
       return [
         `choices ${edit.id}`,
-        ...Object.keys(edit.choices).map((name) => `${name} ${edit.id}`),
+        ...[...Object.keys(edit.choices), ...(edit.without ?? [])].map(
+          (name) => `${name} ${edit.id}`,
+        ),
       ];
     case 'tonight':
       return ['tonight'];

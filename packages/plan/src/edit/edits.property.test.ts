@@ -23,6 +23,13 @@ const choices: fc.Arbitrary<Partial<Choices>> = fc.oneof(
   fc.integer({ min: 40, max: 44 }).map((tempo) => ({ tempo })),
   fc.integer({ min: 1, max: 3 }).map((repetitions) => ({ repetitions })),
   fc.constantFrom(null, 60, 62).map((start) => ({ start })),
+  // Choices that need not be made: what was not chosen is not chosen again when it is undone.
+  fc.integer({ min: 0, max: 3 }).map((coach) => ({ coach })),
+  fc.boolean().map((pinned) => ({ pinned })),
+  fc.constantFrom({ seconds: 5, every: 2 }, { seconds: 9, every: 3 }).map((reset) => ({ reset })),
+  fc
+    .constantFrom({}, { S: { '1': 'rest' as const } }, { B: { '0': -24 } })
+    .map((told) => ({ told })),
 );
 const adding = (names: readonly string[]): fc.Arbitrary<PlanEdit> =>
   fc.tuple(fc.constantFrom(...names), id, after).map(([name, like, behind]) => ({

@@ -3,6 +3,7 @@ import {
   mostSegments,
   type Choices,
   type Exercise,
+  type OptionalChoice,
   type PlanDocument,
   type PlanEdit,
   type Segment,
@@ -50,14 +51,21 @@ export const inLimits = (name: keyof typeof choiceLimits, value: number): number
   return Math.min(most, Math.max(least, value));
 };
 
-/** Changes what is chosen for a segment; figures stay within their limits. */
-export function choose(id: string, changed: Partial<Choices>): PlanEdit {
-  const choices = { ...changed };
+/** Changes what is chosen for a segment; figures stay within their limits, and what is undefined is taken back. */
+export function choose(
+  id: string,
+  changed: { readonly [Name in keyof Choices]?: Choices[Name] | undefined },
+): PlanEdit {
+  const choices = { ...changed } as Partial<Choices>;
   for (const name of ['tempo', 'repetitions', 'verses', 'step', 'talk'] as const) {
     const value = changed[name];
     if (value !== undefined) choices[name] = inLimits(name, value);
   }
-  return { kind: 'choose', id, choices };
+  const without = (Object.keys(choices) as (keyof Choices)[]).filter(
+    (name): name is OptionalChoice => choices[name] === undefined,
+  );
+  for (const name of without) delete choices[name];
+  return { kind: 'choose', id, choices, ...(without.length > 0 ? { without } : {}) };
 }
 
 /** Puts another document in place of the whole plan. */

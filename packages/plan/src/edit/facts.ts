@@ -1,6 +1,7 @@
 import type { Choices, EditFact, PlanDocument, PlanEdit } from '@wide-fern/contract';
 import { segmentSeconds } from '@wide-fern/core';
 import { segmentOf } from '../document/document';
+import { toldCells } from './telling';
 
 /**
  * What an edit did, as facts to be put into words; the documents are those before and after it. An
@@ -29,16 +30,21 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
           ]
         : [];
     case 'choose':
-      return (Object.keys(edit.choices) as (keyof Choices)[]).flatMap((field): EditFact[] => {
-        if (field === 'reset') {
-          return [
-            { code: 'reset', name: nameOf(edit.id), every: edit.choices.reset?.every ?? null },
-          ];
-        }
-        // A choice that was taken back is told as nothing.
-        const value = edit.choices[field] ?? null;
-        return [{ code: 'chosen', name: nameOf(edit.id), field, value }];
-      });
+      return [...(Object.keys(edit.choices) as (keyof Choices)[]), ...(edit.without ?? [])].flatMap(
+        (field): EditFact[] => {
+          if (field === 'reset') {
+            return [
+              { code: 'reset', name: nameOf(edit.id), every: edit.choices.reset?.every ?? null },
+            ];
+          }
+          if (field === 'told') {
+            return [{ code: 'told', name: nameOf(edit.id), cells: toldCells(edit.choices.told) }];
+          }
+          // A choice that was taken back is told as nothing.
+          const value = edit.choices[field] ?? null;
+          return [{ code: 'chosen', name: nameOf(edit.id), field, value }];
+        },
+      );
     case 'tonight':
       return [{ code: 'tonight' }];
     case 'replace':

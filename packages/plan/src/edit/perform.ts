@@ -1,4 +1,4 @@
-import type { Choices, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
+import type { Choices, OptionalChoice, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
 import { beforePlace, isFull } from './edits';
 
@@ -63,19 +63,32 @@ function move(document: PlanDocument, { id, after }: Of<'move'>): Performed | un
   };
 }
 
-function choose(document: PlanDocument, { id, choices }: Of<'choose'>): Performed | undefined {
+function choose(
+  document: PlanDocument,
+  { id, choices, without = [] }: Of<'choose'>,
+): Performed | undefined {
   const segment = segmentOf(document, id);
   if (!segment) return undefined;
-  const names = (Object.keys(choices) as (keyof Choices)[]).filter(
-    (name) => choices[name] !== undefined && choices[name] !== segment.choices[name],
+  const { choices: was } = segment;
+  const changed = (Object.keys(choices) as (keyof Choices)[]).filter(
+    (name) => choices[name] !== undefined && choices[name] !== was[name],
   );
-  if (names.length === 0) return undefined;
-  const pick = (from: ChosenPart): Partial<Choices> =>
+  const gone = without.filter((name) => was[name] !== undefined);
+  if (changed.length + gone.length === 0) return undefined;
+  const pick = (from: ChosenPart, names: readonly (keyof Choices)[]): Partial<Choices> =>
     Object.fromEntries(names.map((name) => [name, from[name]]));
-  const now = { ...segment, choices: { ...segment.choices, ...pick(choices) } };
+  const now = { ...was, ...pick(choices, changed) };
+  for (const name of gone) delete now[name];
+  // What had not been chosen before is not chosen again afterwards.
+  const isNew = (name: keyof Choices): name is OptionalChoice => was[name] === undefined;
+  const added = changed.filter(isNew);
+  const had = [...changed.filter((name) => !isNew(name)), ...gone];
   return {
-    document: replaced(document, now),
-    inverse: { kind: 'choose', id, choices: pick(segment.choices) },
+    document: replaced(document, { ...segment, choices: now }),
+    inverse: {
+      ...{ kind: 'choose', id, choices: pick(was, had) },
+      ...(added.length > 0 ? { without: added } : {}),
+    },
   };
 }
 

@@ -11,6 +11,7 @@ const roomInWords = (room: number, end: 'above' | 'below'): string => {
 /**
  * A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.»
  * @param tooFew the chance that too few are comfortable, said where it is worth saying
+ * @param untold what would be best there, where the part was told by hand what to do
  */
 export function cellInWords(
   band: Section,
@@ -18,10 +19,24 @@ export function cellInWords(
   move: Move | undefined,
   wording: Wording,
   tooFew = 0,
+  untold?: Move,
 ): string {
   const words = cellWords(band, { tonic, fits }, move, wording);
   const unsure = unsureInWords(tooFew);
-  return unsure ? `${words.slice(0, -1)}; ${unsure}.` : words;
+  const said = [
+    ...(untold === undefined ? [] : [toldInWords(band, move, untold)]),
+    ...(unsure ? [unsure] : []),
+  ];
+  return said.length > 0 ? `${words.slice(0, -1)}; ${said.join('; ')}.` : words;
+}
+
+/** What a part was told in a key, beside what would be best there. */
+function toldInWords({ octave, many }: Section, move: Move | undefined, untold: Move): string {
+  if (move === untold) return 'by hand, and best as well';
+  if (untold === 'rest') return `by hand; the best would let the ${many} rest`;
+  if (untold === octave) return `by hand; the best would have the ${many} sing as usual`;
+  const way = untold < octave ? 'down' : 'up';
+  return `by hand; the best would have the ${many} an octave ${way}`;
 }
 
 function cellWords(

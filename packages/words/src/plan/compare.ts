@@ -1,6 +1,7 @@
 import type { Choices, Segment } from '@wide-fern/contract';
 import { tonicName } from '@wide-fern/core';
-import type { DifferenceFact } from '@wide-fern/plan';
+import { toldCells, type DifferenceFact } from '@wide-fern/plan';
+import { counted } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
 import { repetitionsInWords } from './words';
 
@@ -22,6 +23,10 @@ const chosenInWords: {
   bySteps: (value) => (value ? 'by steps of the scale' : 'by semitones'),
   shape: (value) => shapeWords[value],
   pinned: (value) => (value ? 'stays as it is' : 'may be changed'),
+  told: (value) => {
+    const cells = toldCells(value);
+    return cells > 0 ? `${counted(cells, 'key', 'keys')} by hand` : 'no key by hand';
+  },
   start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),
 };
 

@@ -53,6 +53,10 @@ export function editInWords(fact: EditFact): string {
       return fact.every === null
         ? `${fact.name}: no shake-out`
         : `${fact.name}: a shake-out every ${fact.every} times`;
+    case 'told':
+      return fact.cells === 0
+        ? `${fact.name}: every part does what is best`
+        : `${fact.name}: ${counted(fact.cells, 'key', 'keys')} by hand`;
     case 'tonight':
       return 'keys for the sections as they are now';
     case 'replaced':

@@ -1,6 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { Fit, KeyColumn, Move, Section } from '@wide-fern/core';
 import { cellInWords, type Wording } from '@wide-fern/words';
+import type { KeyboardEvent } from 'react';
 import { color } from '../../ui/color';
 
 /** The measures of a key strip's cell, in pixels. */
@@ -78,11 +79,13 @@ export function Cell({
   column,
   move,
   tooFew,
+  untold,
   wording,
   hue,
   isFocused,
   isEntry,
   onPoint,
+  onAsk,
 }: {
   /** «row-column», by which it is found and focused. */
   readonly place: string;
@@ -91,22 +94,33 @@ export function Cell({
   readonly move: Move | undefined;
   /** The chance that too few of the part are comfortable, where it is known. */
   readonly tooFew: number | undefined;
+  /** What would be best there, where the part was told by hand what to do. */
+  readonly untold: Move | undefined;
   readonly wording: Wording;
   readonly hue: string;
   readonly isFocused: boolean;
   /** Nothing has the focus yet: the Tab key comes in here. */
   readonly isEntry: boolean;
   readonly onPoint: () => void;
+  /** Asks what the part is to do there; undefined where nothing can be told. */
+  readonly onAsk: (() => void) | undefined;
 }) {
   const isSung = move !== undefined && move !== 'rest';
   return (
     <Box
       role="gridcell"
       data-cell={place}
-      aria-label={cellInWords(band, column, move, wording, tooFew)}
+      aria-label={cellInWords(band, column, move, wording, tooFew, untold)}
       tabIndex={isFocused || isEntry ? 0 : -1}
       onFocus={onPoint}
       onMouseEnter={onPoint}
+      onClick={onAsk}
+      onKeyDown={(event: KeyboardEvent) => {
+        if (!onAsk || (event.key !== 'Enter' && event.key !== ' ')) return;
+        event.preventDefault();
+        onAsk();
+      }}
+      cursor={onAsk ? 'pointer' : undefined}
       w={`${cell.width}px`}
       h={`${cell.height}px`}
       pr="1px"
@@ -120,6 +134,9 @@ export function Cell({
           opacity={isSung ? 0.085 : 1}
         />
         <CellShape fit={column.fits[band.id]!} move={move} usual={band.octave} hue={hue} />
+        {untold !== undefined && (
+          <rect x={1} y={cell.height / 2 - 3} width={3} height={6} fill={hue} />
+        )}
         {isFocused && (
           <rect
             x={1}

@@ -16,6 +16,7 @@ import { cellAfterKey, keyRange, laddersOf } from './keyRange';
 import { LadderLine } from './LadderLine';
 import { Starts } from './Starts';
 import { cell, Cell } from './KeyCell';
+import { isTold, Telling } from './Telling';
 
 type LadderKeys = Extract<SegmentKeys, { kind: 'ladder' }>;
 
@@ -24,6 +25,13 @@ function movesAt(ladder: Ladder | undefined, tonic: number, part: string): Move 
   if (!ladder) return undefined;
   const i = ladder.tonics.indexOf(tonic);
   return i < 0 ? undefined : ladder.paths.find(({ id }) => id === part)?.moves[i];
+}
+
+/** What would be best for a part in a key of the ladder, where it was told by hand what to do there. */
+function untoldAt({ problem, sung, untold }: LadderKeys, tonic: number, part: string) {
+  const place = sung?.tonics.indexOf(tonic) ?? -1;
+  if (place < 0 || !isTold(problem.fixed, part, place)) return undefined;
+  return untold?.paths.find(({ id }) => id === part)?.moves[place];
 }
 
 /**
@@ -39,6 +47,7 @@ export function KeyStrip({
   mayEdit,
   onStart,
   onLook,
+  onTell,
   children,
 }: {
   readonly keys: LadderKeys;
@@ -51,6 +60,8 @@ export function KeyStrip({
   readonly onStart: (tonic: number) => void;
   /** A start that is pointed at, before it is taken; undefined when none is. */
   readonly onLook: (tonic: number | undefined) => void;
+  /** Tells a part what to do in a key, by its place; null lets the best be found. */
+  readonly onTell?: ((part: string, place: number, move: Move | null) => void) | undefined;
   /** What is said of the start, right below the strip. */
   readonly children: ReactNode;
 }) {
@@ -61,6 +72,9 @@ export function KeyStrip({
   const columns = keyStrip(sections, (part) => patternOf(problem, part), keyRange(keys, most));
   const first = columns[0]!.tonic;
   const column = (tonic: number) => (tonic - first) * cell.width + cell.width / 2;
+  const [asked, setAsked] = useState<{ part: string; place: number }>();
+  // Groups have keys of their own, in which nothing is told yet.
+  const mayTell = mayEdit && onTell !== undefined && !keys.groups;
   const lines = laddersOf(keys).map(({ tonics }) => tonics.map(column));
   const pointed = focused && {
     band: sections[focused.row]!,
@@ -117,6 +131,7 @@ export function KeyStrip({
                 band={band}
                 column={each}
                 move={movesAt(ladderOfPart(keys, band.id), each.tonic, band.id)}
+                untold={untoldAt(keys, each.tonic, band.id)}
                 tooFew={tooFewIn(
                   sure,
                   band,
@@ -128,11 +143,28 @@ export function KeyStrip({
                 isFocused={focused?.row === row && focused.column === i}
                 isEntry={focused === undefined && row === 0 && i === 0}
                 onPoint={() => setFocused({ row, column: i })}
+                onAsk={
+                  mayTell && keys.sung?.tonics.includes(each.tonic)
+                    ? () =>
+                        setAsked({ part: band.id, place: keys.sung!.tonics.indexOf(each.tonic) })
+                    : undefined
+                }
               />
             ))}
           </Flex>
         ))}
       </Box>
+      {asked && mayTell && (
+        <Telling
+          key={`${asked.part} ${asked.place}`}
+          {...{ keys, sections, wording, onTell }}
+          {...asked}
+          onClose={() => {
+            setAsked(undefined);
+            grid.current?.querySelector<HTMLElement>('[data-cell][tabindex="0"]')?.focus();
+          }}
+        />
+      )}
       {children}
       <Box fontSize="13px" mt="2px" minH="18px" color="inkSoft" aria-live="off">
         {pointed
@@ -147,6 +179,7 @@ export function KeyStrip({
                 pointed.at,
                 movesAt(ladderOfPart(keys, pointed.band.id), pointed.at.tonic, pointed.band.id),
               ),
+              untoldAt(keys, pointed.at.tonic, pointed.band.id),
             )
           : null}
       </Box>

@@ -1,6 +1,7 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, within } from '@testing-library/react';
 import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf, tonight } from '@wide-fern/plan/testing';
+import type { Move } from '@wide-fern/core';
 import fc from 'fast-check';
 import { show, tidy } from '../../testing/page';
 import { cellAfterKey } from './keyRange';
@@ -25,6 +26,7 @@ async function showStrip(
 ) {
   const started: number[] = [];
   const looked: (number | undefined)[] = [];
+  const told: (readonly [string, number, Move | null])[] = [];
   const keys = keysOf(id, changed);
   await show(
     <KeyStrip
@@ -36,11 +38,12 @@ async function showStrip(
       mayEdit={mayEdit}
       onStart={(tonic) => started.push(tonic)}
       onLook={(tonic) => looked.push(tonic)}
+      onTell={(...what) => told.push(what)}
     >
       what is said of it
     </KeyStrip>,
   );
-  return { started, looked, keys };
+  return { started, looked, told, keys };
 }
 const grid = () => screen.getByRole('grid');
 const cells = () => within(grid()).getAllByRole('gridcell');
@@ -75,6 +78,58 @@ describe('the key strip', () => {
     const soprano = cells().filter(({ dataset }) => dataset.cell!.startsWith('0-'));
     expect(unsure.length).toBeLessThan(soprano.length);
     expect(keys.sung).toBeTruthy();
+  });
+
+  /** The cell of a part in a key of the ladder, by its place. */
+  const cellOf = (keys: ReturnType<typeof keysOf>, row: number, place: number) => {
+    const sung = starts().findIndex((one) => one.getAttribute('aria-pressed') === 'true');
+    return grid().querySelector<HTMLElement>(
+      `[data-cell="${row}-${sung + keys.sung!.tonics[place]! - keys.sung!.start}"]`,
+    )!;
+  };
+
+  it('lets a part be told what to do in a key, by touch and by keyboard', async () => {
+    const { keys, told } = await showStrip('pulley');
+    fireEvent.click(cellOf(keys, 1, 2));
+    const choice = screen.getByRole('radiogroup', { name: /^Altos on / });
+    const word = (name: string) => within(choice).getByRole('radio', { name });
+    expect(word('what is best').getAttribute('aria-checked')).toBe('true');
+    expect(window.document.activeElement).toBe(word('what is best'));
+    fireEvent.click(word('rest'));
+    fireEvent.click(word('an octave down'));
+    expect(told).toEqual([
+      ['A', 2, 'rest'],
+      ['A', 2, -12],
+    ]);
+    fireEvent.keyDown(choice, { key: 'Escape' });
+    expect(screen.queryByRole('radiogroup', { name: /^Altos/ })).toBeNull();
+    const tenors = cellOf(keys, 2, 0);
+    act(() => tenors.focus());
+    fireEvent.keyDown(tenors, { key: 'Enter' });
+    fireEvent.click(screen.getByRole('radio', { name: 'an octave up' }));
+    expect(told.at(-1)).toEqual(['T', 0, 0]);
+  });
+
+  it('says beside what was told what would be best, and lets that be found again', async () => {
+    const free = keysOf('pulley');
+    const alto = free.sung!.paths[1]!.moves;
+    const changed = { told: { A: { '1': alto[1] === 'rest' ? 0 : 'rest' } } };
+    const { keys, told } = await showStrip('pulley', { changed });
+    // Everyone does what was told, and the best is found around it.
+    expect(keys.sung!.paths[1]!.moves[1]).toBe(changed.told.A['1']);
+    const one = cellOf(keys, 1, 1);
+    expect(one.getAttribute('aria-label')).toMatch(/; by hand; the best would /);
+    const others = cells().filter((other) => other !== one);
+    for (const other of others) expect(other.getAttribute('aria-label')).not.toContain('by hand');
+    fireEvent.click(one);
+    fireEvent.click(screen.getByRole('radio', { name: 'what is best' }));
+    expect(told).toEqual([['A', 1, null]]);
+  });
+
+  it('lets nobody who only reads tell anything', async () => {
+    const { keys } = await showStrip('pulley', { mayEdit: false });
+    fireEvent.click(cellOf(keys, 1, 2));
+    expect(screen.queryByRole('radiogroup', { name: /^Altos/ })).toBeNull();
   });
 
   it('marks the best start, and the start that is sung', async () => {

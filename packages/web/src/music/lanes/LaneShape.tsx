@@ -1,6 +1,6 @@
 import { type Section, type PartNeed, noteName, type NoteWriting } from '@wide-fern/core';
 import { color, hueOf } from '../../ui/color';
-import type { Evaluated } from '@wide-fern/plan';
+import { toldMove, type Evaluated } from '@wide-fern/plan';
 import { namedNotes, type Lane, type TimeAxis } from './geometry';
 import { gapsOf, signScale, signsOf } from './signs';
 import { SignShape } from './SignShape';
@@ -11,6 +11,10 @@ const narrowGutter = 80;
 
 /** «L» for «Lanterns over Slate»; an article is passed over. */
 const initialOf = (title: string): string => title.replace(/^(the|a|an) /i, '').charAt(0);
+
+/** Whether what a part does in a key was chosen by hand: the start, or what it was told there. */
+const isByHand = ({ choices }: Evaluated['segment'], part: string, key: number): boolean =>
+  (choices.start !== null && key === 0) || toldMove(choices, part, key) !== undefined;
 
 /** One part's lane: its axis, its band and reach, and what it sings in every repetition. */
 export function LaneShape({
@@ -124,7 +128,7 @@ export function LaneShape({
               repetition,
               segment.exercise.music,
               computed.placed.from,
-              segment.choices.start !== null && i === 0,
+              isByHand(segment, band.id, i),
               { axis, lane, comfort: band.comfort, reach: band.reach },
             );
             const scale = signScale(computed.repetitions, axis);

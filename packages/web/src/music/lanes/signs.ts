@@ -79,7 +79,10 @@ export function signsOf(
   const from = axis.x(segmentFrom + repetition.at);
   const to = axis.x(segmentFrom + repetition.at + repetition.seconds);
   const x = (from + to) / 2;
-  if (sounding.does === 'rest') return [{ kind: 'ring', x, y: lane.floor }];
+  if (sounding.does === 'rest') {
+    const ring: Sign = { kind: 'ring', x, y: lane.floor };
+    return chosenByHand ? [ring, { kind: 'notch', x, y: lane.floor }] : [ring];
+  }
   if (sounding.does === 'own') {
     // Everyone on an own easy note: a pale bar through the whole of what is easy.
     const y = lane.y((comfort[0] + comfort[1]) / 2);

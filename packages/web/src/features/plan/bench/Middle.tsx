@@ -1,10 +1,11 @@
-import { Box } from '@chakra-ui/react';
-import { onOwnPitch } from '@wide-fern/core';
+import { Box, Flex } from '@chakra-ui/react';
+import { onOwnPitch, type Section } from '@wide-fern/core';
 import {
   breathInWords,
   doneLines,
   ownPitchInWords,
   proposalInWords,
+  toldInFigures,
   type Wording,
 } from '@wide-fern/words';
 import { useState } from 'react';
@@ -12,9 +13,40 @@ import { KeyStrip } from '../../../music/keys/KeyStrip';
 import { StartWords } from '../../../music/keys/StartWords';
 import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import type { Behind } from '../model/useBehind';
+import { WordButton } from '../../../ui/words';
 import type { BenchActions } from './actions';
 import { BreathFigure } from './BreathFigure';
 import { ChordKeys } from '../../../music/keys/ChordKeys';
+
+/** In how many keys parts do what they were told, and one touch that lets the best be found again. */
+function ToldWords({
+  segment: {
+    choices: { told = {} },
+  },
+  sections,
+  onUntell,
+}: {
+  readonly segment: Evaluated['segment'];
+  readonly sections: readonly Section[];
+  readonly onUntell: (part: string | null) => void;
+}) {
+  const parts = sections.filter(({ id }) => Object.hasOwn(told, id));
+  if (parts.length === 0) return null;
+  return (
+    <Flex gap="0 12px" wrap="wrap" align="baseline" fontSize="13px" mt="2px">
+      <Box>By hand: {toldInFigures(told, parts)}.</Box>
+      {parts.length > 1 &&
+        parts.map(({ id, many }) => (
+          <WordButton key={id} fontSize="13px" onClick={() => onUntell(id)}>
+            the best for the {many}
+          </WordButton>
+        ))}
+      <WordButton fontSize="13px" onClick={() => onUntell(null)}>
+        let the best be found again
+      </WordButton>
+    </Flex>
+  );
+}
 
 /** The middle of the bench: the keys, or what is counted, said or moved. */
 export function Middle({
@@ -77,6 +109,7 @@ export function Middle({
       mayEdit={mayEdit}
       onStart={actions.startOn}
       onLook={(tonic) => setLooked(tonic)}
+      onTell={actions.tellPart}
     >
       <StartWords
         keys={keys}
@@ -91,6 +124,7 @@ export function Middle({
           }
         }
       />
+      {mayEdit && <ToldWords {...{ segment, sections }} onUntell={actions.untell} />}
     </KeyStrip>
   );
 }

@@ -1,4 +1,7 @@
 import type { PlanActs } from '@wide-fern/client';
 
 /** What the bench can do to its segment. */
-export type BenchActions = Pick<PlanActs, 'choose' | 'startOn' | 'keysBy' | 'moveBy' | 'takeOut'>;
+export type BenchActions = Pick<
+  PlanActs,
+  'choose' | 'startOn' | 'keysBy' | 'moveBy' | 'tellPart' | 'untell' | 'takeOut'
+>;

@@ -26,6 +26,8 @@ function showBench(
     startOn: jest.fn<BenchActions['startOn']>(),
     keysBy: jest.fn<BenchActions['keysBy']>(),
     moveBy: jest.fn<BenchActions['moveBy']>(),
+    tellPart: jest.fn<BenchActions['tellPart']>(),
+    untell: jest.fn<BenchActions['untell']>(),
     takeOut: jest.fn<BenchActions['takeOut']>(),
   };
   const onLeave = jest.fn();
@@ -64,6 +66,15 @@ const button = (name: string | RegExp) => screen.getByRole('button', { name });
 
 describe('the bench', () => {
   afterEach(cleanup);
+
+  it('says what was told by hand, and lets the best be found again', () => {
+    const told = { A: { '0': 'rest' as const, '1': 'rest' as const }, B: { '3': -24 } };
+    const { untell } = showBench('slate-steps', { changed: { told } });
+    expect(screen.getByText('By hand: altos in two keys and basses in one key.')).toBeTruthy();
+    fireEvent.click(button('the best for the altos'));
+    fireEvent.click(button('let the best be found again'));
+    expect(untell.mock.calls).toEqual([['A'], [null]]);
+  });
 
   it('shows what each part’s singing adds up to, in figures that agree with what is computed', () => {
     showBench('slate-steps');

@@ -1,0 +1,33 @@
+import { counted, listInWords } from '../counting';
+import { tonicName, type MidiNote, type Move, type Section } from '@wide-fern/core';
+import type { Wording } from './wording';
+
+/** What a part can be told to do in a key, and who it is about: «Altos on D♭». */
+export function tellWords(
+  { many, octave }: Pick<Section, 'many' | 'octave'>,
+  tonic: MidiNote,
+  wording: Wording,
+): { readonly who: string; readonly moves: readonly (readonly [move: Move, word: string])[] } {
+  const who = many.charAt(0).toUpperCase() + many.slice(1);
+  return {
+    who: `${who} on ${tonicName(tonic, wording.mode, wording.writing)}`,
+    moves: [
+      [octave, 'as usual'],
+      [octave - 12, 'an octave down'],
+      [octave + 12, 'an octave up'],
+      ['rest', 'rest'],
+    ],
+  };
+}
+
+/** «altos in two keys and basses in one key» */
+export function toldInFigures(
+  told: Readonly<Record<string, object>>,
+  parts: readonly Pick<Section, 'id' | 'many'>[],
+): string {
+  return listInWords(
+    parts.map(
+      ({ id, many }) => `${many} in ${counted(Object.keys(told[id] ?? {}).length, 'key', 'keys')}`,
+    ),
+  );
+}
