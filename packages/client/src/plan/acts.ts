@@ -1,4 +1,4 @@
-import type { Choices, EditFact, Exercise } from '@wide-fern/contract';
+import type { Choices, EditFact, Exercise, Segment } from '@wide-fern/contract';
 import { computeSegment, type MidiNote, type Move } from '@wide-fern/core';
 import {
   addExercise,
@@ -53,6 +53,10 @@ export function planActs(
     return { document, place, segment: document.segments[place] };
   };
   const { edit } = store.getState();
+  const withChosen = (act: (segment: Segment) => void) => {
+    const { segment } = now();
+    if (segment) act(segment);
+  };
   const move = (id: string, to: number) => {
     edit(moveTo(now().document, id, to)).forEach(tell);
   };
@@ -107,18 +111,10 @@ export function planActs(
       const repetitions = inLimits('repetitions', segment.choices.repetitions + count);
       follow(keysNumber(segment, repetitions, document), `${segment.id} repetitions`);
     },
-    tellPart: (part, place, move) => {
-      const { segment } = now();
-      if (segment) change(tellPart(segment, part, place, move), `${segment.id} ${part} ${place}`);
-    },
-    untell: (part) => {
-      const { segment } = now();
-      if (segment) change(untellPart(segment, part), `${segment.id} untold`);
-    },
-    takeOut: () => {
-      const { segment } = now();
-      if (segment) edit(takeOut(segment.id)).forEach(tell);
-    },
+    tellPart: (part, place, move) =>
+      withChosen((one) => change(tellPart(one, part, place, move), `${one.id} ${part} ${place}`)),
+    untell: (part) => withChosen((one) => change(untellPart(one, part), `${one.id} untold`)),
+    takeOut: () => withChosen(({ id }) => edit(takeOut(id)).forEach(tell)),
     take: (exercise, isNew) => {
       edit(addExercise(now().document, exercise, newId(), isNew)).forEach(tell);
     },

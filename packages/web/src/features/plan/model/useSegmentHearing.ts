@@ -1,7 +1,9 @@
-import { choirScore, type Listening, type Section } from '@wide-fern/core';
-import { useMemo } from 'react';
+import type { Section } from '@wide-fern/core';
+import { useEffect, useMemo, useState } from 'react';
 import { useHearing } from '../../../music/hearing/useHearing';
 import type { Evaluated } from '@wide-fern/plan';
+import type * as listening from './listening';
+
 /** Hearing the chosen segment as it is planned, in its keys and at its tempo. */
 export interface SegmentHearing {
   /** False for what has no pitch, and where no key works. */
@@ -16,19 +18,29 @@ export function useSegmentHearing(
   evaluated: Evaluated | undefined,
   sections: readonly Section[],
 ): SegmentHearing {
-  const listening = useMemo((): Listening | undefined => {
-    if (!evaluated) return undefined;
-    const { exercise, choices } = evaluated.segment;
-    const score = choirScore(exercise, choices.tempo, sections, evaluated.computed.repetitions);
-    if (!score || score.keys.length === 0) return undefined;
-    const { countIn, breathBeats, keyChangeBeats } = exercise;
-    return { score, countIn, verses: choices.verses, breathBeats, keyChangeBeats };
-  }, [evaluated, sections]);
+  const [code, setCode] = useState<typeof listening>();
+  useEffect(() => {
+    let wanted = true;
+    // Right behind the page; without it nothing can be heard, and nothing else is missing.
+    void import('./listening').then(
+      (it) => {
+        if (wanted) setCode(it);
+      },
+      () => undefined,
+    );
+    return () => {
+      wanted = false;
+    };
+  }, []);
+  const heard = useMemo(
+    () => (evaluated ? code?.listeningOf(evaluated, sections) : undefined),
+    [code, evaluated, sections],
+  );
   const tempo = evaluated?.segment.choices.tempo ?? 60;
-  const { state, begin, stop } = useHearing(listening, tempo, null);
+  const { state, begin, stop } = useHearing(heard, tempo, null);
   const isOn = state.kind === 'playing' || state.kind === 'opening';
   return {
-    canBeHeard: listening !== undefined,
+    canBeHeard: heard !== undefined,
     isOn,
     failed: state.kind === 'failed' ? state.message : undefined,
     toggle: () => (isOn ? stop() : void begin()),
