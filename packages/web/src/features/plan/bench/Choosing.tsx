@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits, type Choices } from '@wide-fern/contract';
 import { demonstrations, hasKeys, shapes, type Demonstration, type Shape } from '@wide-fern/core';
 import { shapeWords } from '@wide-fern/words';
+import { useState } from 'react';
 import type { Evaluated } from '@wide-fern/plan';
 import { Stepper } from '../../../ui/Stepper';
 import type { BenchActions } from './actions';
@@ -205,10 +206,12 @@ function Further({
   const pitched = hasKeys(exercise.music);
   const isUsed = tempoStep !== 0 || coach > 0 || after > 0 || countInEach || reset !== undefined;
   const everyUsual = pitched ? 4 : 2;
+  // Open where something is chosen; taking that back does not close it under the hand.
+  const [isOpen, setOpen] = useState(isUsed);
   const resetTo = (seconds: number, every: number) =>
     choose({ reset: seconds > 0 ? { seconds, every } : undefined }, `${id} reset`);
   return (
-    <details open={isUsed}>
+    <details open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
       <summary style={{ cursor: 'pointer', fontSize: 13 }}>
         quicker, talk between, shake-outs
       </summary>
