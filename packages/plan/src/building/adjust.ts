@@ -5,6 +5,7 @@ import {
   pointsOf,
   reachedAtFirst,
   scoreOf,
+  segmentSeconds,
   servedBy,
   variantFor,
   variantsOf,
@@ -253,10 +254,14 @@ async function withWhatIsRequired(
   return best;
 }
 
+const lengthOf = (segments: readonly Pick<Segment, 'exercise' | 'choices'>[]): Seconds =>
+  segments.reduce((sum, { exercise, choices }) => sum + segmentSeconds(exercise, choices), 0);
+
 /**
  * What loses least where a warm-up is late, or adds most where it is early (docs/model.md, section 11): what
- * was sung stays, so does a segment of each phase that the approach requires, each segment that remains is done shorter or longer or left out, in the plan's order. Nothing
- * where it fits, or where no change would help.
+ * was sung stays, so does a segment of each phase that the approach requires; each segment that remains is done
+ * shorter or longer or left out, in the plan's order. Nothing where it fits, where no change would help, or where
+ * what is pinned takes longer than there is.
  * @param favourites what could be added where there is time
  */
 export async function offerFor(
@@ -270,8 +275,7 @@ export async function offerFor(
   if (remaining.length === 0) return undefined;
   const left = Math.max(0, Math.floor(standing.left));
   const whole = adjusting(request, standing, 'late', []);
-  const secondsOf = (id: string) => whole.ways.get(id)!.candidate.seconds;
-  const planned = remaining.reduce((sum, { id }) => sum + secondsOf(id), 0);
+  const planned = lengthOf(remaining);
   const isLate = planned > left;
   if (!isLate && left - planned < leastEarly) return undefined;
   const kind = isLate ? 'late' : 'early';
@@ -303,7 +307,7 @@ export async function offerFor(
   const asPlannedNow = request.present.map(({ id }) => ways.get(id)!.candidate);
   return {
     ...{ kind, segments, out, planned },
-    seconds: inPlace.reduce((sum, { way }) => sum + way.candidate.seconds, 0),
+    seconds: lengthOf(segments),
     before: pointsOf(problem, asPlannedNow).points,
     points: best.points,
     had: servedBy(problem, asPlannedNow),

@@ -3,7 +3,7 @@ import type { LadderProblem, Move, Section, SegmentKeys } from '@wide-fern/core'
 import { tellWords, type Wording } from '@wide-fern/words';
 import { useEffect, useRef } from 'react';
 import { WordChoice } from '../../ui/WordChoice';
-import { Label, WordButton } from '../../ui/words';
+import { WordButton } from '../../ui/words';
 
 type LadderKeys = Extract<SegmentKeys, { kind: 'ladder' }>;
 
@@ -69,7 +69,6 @@ export function Telling({
       <WordButton fontSize="13px" onClick={onClose}>
         close
       </WordButton>
-      {told !== best && <Label as="span">by hand</Label>}
     </Flex>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { messageOf, newId, type PlanStore } from '@wide-fern/client';
 import type { Evening, Exercise, PlanEdit } from '@wide-fern/contract';
 import {
+  evaluate,
   itemTime,
   nothingAsked,
   requestOf,
@@ -113,10 +114,13 @@ function Offered({
     return <Failed message={seeking.message} onRetry={() => setTries(tries + 1)} />;
   }
   const { offer } = seeking;
+  const isLonger = evaluate(document, seconds).left < 0;
   if (!offer) {
     return (
       <Box role="status" mt="8px">
-        It fits {lengthInFigures(seconds)} as it is; no change would be better.
+        {isLonger
+          ? 'What stays as it is takes longer than that. Let something of it be changed first.'
+          : `It fits ${lengthInFigures(seconds)} as it is; no change would be better.`}
       </Box>
     );
   }

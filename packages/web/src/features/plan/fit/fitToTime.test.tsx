@@ -2,7 +2,7 @@ import { fireEvent, screen } from '@testing-library/react';
 import { createPlanStore } from '@wide-fern/client';
 import type { PlanDocument } from '@wide-fern/contract';
 import { build } from '@wide-fern/core';
-import { emptyDocument, evaluate, offerFor } from '@wide-fern/plan';
+import { choose, emptyDocument, evaluate, offerFor, performAll } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { highsSolver } from '@wide-fern/solver';
 import { eveningFor } from '../../../testing/evening';
@@ -79,6 +79,14 @@ describe('fitting a plan to its time', () => {
     const words = spare < 30 ? /It fits \d:\d\d as it is/ : /^\d:\d\d instead of /;
     await screen.findByText(words, undefined, { timeout: 15_000 });
   }, 40_000);
+
+  it('says so where what stays as it is takes longer than there is', async () => {
+    const pinned = performAll(plan, [choose('pulley', { pinned: true })]);
+    await view(pinned, 1);
+    expect(
+      await screen.findByText(/^What stays as it is takes longer/, undefined, { timeout: 15_000 }),
+    ).toBeTruthy();
+  }, 30_000);
 
   it('offers a favourite where there is time', async () => {
     const standing = documentOf('coat-off', 'narrow-hum');
