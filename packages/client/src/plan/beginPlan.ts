@@ -11,10 +11,16 @@ export async function beginPlan(
   place: PlanPlace,
   document: PlanDocument,
 ): Promise<'stored' | 'planned'> {
+  const { plan } = await call('showPlan', { params: place });
+  // One that was emptied again is free.
+  if (plan && plan.document.segments.length > 0) return 'planned';
   const edit = { kind: 'replace', document, as: 'built' } as const;
   const edits = factsOf(edit, emptyDocument(document.tonight), document);
   try {
-    const stored = await call('savePlan', { params: place, body: { version: 0, document, edits } });
+    const stored = await call('savePlan', {
+      params: place,
+      body: { version: plan?.version ?? 0, document, edits },
+    });
     const saved: Plan = { ...stored, document };
     queryClient.setQueryData(planQuery(place).queryKey, saved);
     return 'stored';

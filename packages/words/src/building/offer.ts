@@ -59,7 +59,7 @@ export function offerEffects(
   return [...skills, ...notes];
 }
 
-/** «13:20 instead of 14:50; gives up 6 of 92 points.» */
+/** «13:20 instead of 14:50; gives up 6 of what is worth 92.» */
 export function offerInWords({ kind, planned, seconds, before, points }: Offer): string {
   const time = `${lengthInFigures(seconds)} instead of ${lengthInFigures(planned)}`;
   if (kind === 'early') return `${time}; worth ${points - before} more than ${before}.`;

@@ -107,6 +107,21 @@ describe('the weeks ahead', () => {
     expect(link.getAttribute('href')).toBe(`/evenings/${ids.three}/plan/warm-up`);
   }, 40_000);
 
+  it('go into a plan that was emptied again', async () => {
+    const saved: SavePlan[] = [];
+    const emptied = emptyDocument(tonight);
+    await view({ [ids.two]: documentOf('coat-off'), [ids.three]: emptied }, (body) =>
+      saved.push(body),
+    );
+    fireEvent.click(screen.getByRole('button', { name: /that is open/ }));
+    fireEvent.click(
+      await screen.findByRole('button', { name: /^take it for/ }, { timeout: 20_000 }),
+    );
+    await within(section()).findByText(/in its plan now/);
+    // The version it stands at, not that of a first plan.
+    expect(saved.map(({ version }) => version)).toEqual([planOf(emptied).version]);
+  }, 40_000);
+
   it('leave what somebody planned meanwhile as it is', async () => {
     await view({ [ids.two]: documentOf('coat-off') }, () => {
       throw new Refusal(409, 'changed_meanwhile', 'Somebody else saved it.');
