@@ -1,4 +1,4 @@
-import { execFileSync, spawn, spawnSync } from 'node:child_process';
+import { execFileSync, spawn, spawnSync, type ChildProcessByStdio } from 'node:child_process';
 import { createHash } from 'node:crypto';
 import {
   chmodSync,
@@ -13,6 +13,7 @@ import {
 import { createServer, type AddressInfo } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join, resolve } from 'node:path';
+import type { Readable } from 'node:stream';
 
 /** A private PostgreSQL: on a socket that only we reach, or (for tests) on loopback. */
 export interface Cluster {
@@ -99,10 +100,11 @@ function running(data: string): { pid: number; port: number; sockets: string } |
   return undefined;
 }
 
+/** Whether a process goes on; one that ended and that nobody took note of (where nothing does) is gone. */
 const isAlive = (pid: number): boolean => {
   try {
     process.kill(pid, 0);
-    return true;
+    return !/^State:\s+[ZX]/m.test(readFileSync(`/proc/${pid}/status`, 'utf8'));
   } catch {
     return false;
   }
@@ -146,6 +148,46 @@ const addressOf =
     return `postgresql://${role}@${host}:${port}/${database}`;
   };
 
+type ServerProcess = ChildProcessByStdio<null, null, Readable>;
+
+const hasEnded = (server: ServerProcess): boolean =>
+  server.exitCode !== null || server.signalCode !== null;
+
+/** What a server says when those who worked for the one before it have not all ended. */
+const stillUsed = /pre-existing shared memory block|is another postmaster .* running/;
+
+/** How long what was left of a server that was killed may take to end, in milliseconds. */
+const patience = 60_000;
+
+/**
+ * Starts a server and waits until it takes connections. After one that was killed, those who worked for
+ * it end by themselves when they next look up; until then no other may start, and it is tried again.
+ */
+async function ready(
+  begin: () => ServerProcess,
+  onWait: () => void,
+  since = Date.now(),
+): Promise<ServerProcess> {
+  const server = begin();
+  let log = '';
+  server.stderr.setEncoding('utf8');
+  const up = await new Promise<boolean>((done, fail) => {
+    server.stderr.on('data', (text: string) => {
+      log = (log + text).slice(-8000);
+      if (log.includes('ready to accept connections')) done(true);
+    });
+    server.once('error', fail);
+    server.once('close', (code) => {
+      if (stillUsed.test(log) && Date.now() - since < patience) done(false);
+      else fail(new Error(`PostgreSQL ended with ${code}:\n${log}`));
+    });
+  });
+  if (up) return server;
+  onWait();
+  await pause(200);
+  return ready(begin, onWait, since);
+}
+
 /**
  * Makes the cluster when there is none, and starts it; a server that an earlier process left running
  * is taken over.
@@ -159,8 +201,10 @@ export async function startCluster(options: {
   readonly durable?: boolean;
   /** Where one that ended listened, so that whoever used it finds the new one. */
   readonly again?: Pick<Cluster, 'port' | 'sockets'>;
+  /** Called each time it could not start yet, as something of the one before goes on. */
+  readonly onWait?: () => void;
 }): Promise<Cluster> {
-  const { bin, durable = false } = options;
+  const { bin, durable = false, onWait = () => undefined } = options;
   const who = serverAccount();
   const dir = reachable(resolve(options.dir), who, durable);
   const as = {
@@ -196,31 +240,25 @@ export async function startCluster(options: {
   ];
   const quick = ['fsync=off', 'synchronous_commit=off', 'full_page_writes=off', 'autovacuum=off'];
   const flags = [...settings, ...(durable ? [] : quick)].flatMap((setting) => ['-c', setting]);
-  const server = spawn(
-    join(bin, 'postgres'),
-    ['-D', data, '-h', durable ? '' : '127.0.0.1', '-p', String(port), '-k', sockets, ...flags],
-    // A group of its own: Ctrl-C at the terminal reaches us, and we stop it in order.
-    { ...as, stdio: ['ignore', 'ignore', 'pipe'], detached: true },
-  );
-  let log = '';
-  server.stderr.setEncoding('utf8');
+  // A group of its own: Ctrl-C at the terminal reaches us, and we stop it in order.
+  const begin = () =>
+    spawn(
+      join(bin, 'postgres'),
+      ['-D', data, '-h', durable ? '' : '127.0.0.1', '-p', String(port), '-k', sockets, ...flags],
+      { ...as, stdio: ['ignore', 'ignore', 'pipe'], detached: true },
+    );
+  const server = await ready(begin, onWait);
   const ended = new Promise<void>((done) => {
-    server.once('exit', () => {
+    const over = () => {
       rmSync(sockets, { recursive: true, force: true });
       done();
-    });
-  });
-  await new Promise<void>((done, fail) => {
-    server.stderr.on('data', (text: string) => {
-      log = (log + text).slice(-8000);
-      if (log.includes('ready to accept connections')) done();
-    });
-    server.once('error', fail);
-    server.once('exit', (code) => fail(new Error(`PostgreSQL ended with ${code}:\n${log}`)));
+    };
+    if (hasEnded(server)) over();
+    else server.once('exit', over);
   });
   const stop = () => {
     // «Fast»: ends connections, writes a checkpoint.
-    if (server.exitCode === null && server.signalCode === null) server.kill('SIGINT');
+    if (!hasEnded(server)) server.kill('SIGINT');
     return ended;
   };
   const url = addressOf(port, durable ? sockets : undefined);

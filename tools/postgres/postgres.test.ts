@@ -1,6 +1,7 @@
 import { mkdtempSync, rmSync, statSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
+import { Client } from 'pg';
 import { findPostgres, startCluster, type Cluster } from './cluster';
 import { applicationRole, ensureDatabase, ensureRole, execute } from './database';
 import { throwawayCluster } from './throwaway';
@@ -42,6 +43,35 @@ describe('the private database', () => {
     expect([back.found, back.url('app')]).toEqual([false, own.url('app')]);
     await execute(own.url('app'), 'select 1');
     await back.stop();
+    rmSync(dir, { recursive: true, force: true });
+  });
+
+  it('that was killed comes back once those who worked for it have ended', async () => {
+    const dir = mkdtempSync(join(tmpdir(), 'wide-fern-test-'));
+    const own = await startCluster({ bin, dir });
+    const client = new Client({ connectionString: own.url('postgres') });
+    client.on('error', () => undefined);
+    await client.connect();
+    const { rows } = await client.query<{ pid: number }>('select pg_backend_pid() as pid');
+    const { pid } = rows[0]!;
+    // One that is kept from looking up.
+    process.kill(pid, 'SIGSTOP');
+    process.kill(own.pid, 'SIGKILL');
+    await own.ended;
+    let tried = 0;
+    const back = await startCluster({
+      bin,
+      dir,
+      again: own,
+      onWait: () => {
+        tried += 1;
+        if (tried === 2) process.kill(pid, 'SIGCONT');
+      },
+    });
+    expect(tried).toBeGreaterThan(1);
+    await execute(back.url('postgres'), 'select 1');
+    await back.stop();
+    await client.end().catch(() => undefined);
     rmSync(dir, { recursive: true, force: true });
   });
 

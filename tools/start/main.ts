@@ -33,6 +33,16 @@ const isFree = (port: number): Promise<boolean> =>
       .listen(port, '127.0.0.1', () => probe.close(() => done(true)));
   });
 
+/** A server whose starter was killed ends by itself, after what it was answering: that long it may hold the port. */
+async function becomesFree(port: number, ms: number): Promise<boolean> {
+  const until = Date.now() + ms;
+  while (!(await isFree(port))) {
+    if (Date.now() > until) return false;
+    await new Promise((done) => setTimeout(done, 100));
+  }
+  return true;
+}
+
 /** Whatever is wrong with the data's folder is said before anything is tried in it. */
 function checkFolder(): void {
   try {
@@ -171,7 +181,7 @@ async function start(): Promise<void> {
   if (lock.repaired) say('An earlier start ended without tidying up; that is repaired.');
   let cluster: Cluster | undefined;
   try {
-    if (!(await isFree(port))) {
+    if (!(await becomesFree(port, lock.repaired ? 15_000 : 0))) {
       throw new Trouble(
         `Port ${port} is taken by another program. Choose another one: PORT=${port + 10} npm start`,
       );
