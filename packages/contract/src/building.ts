@@ -1,6 +1,7 @@
 import { phases, purposes, shapes, type Approach } from '@wide-fern/core';
 import { line } from './common';
 import { choiceLimits } from './limits';
+import { leadingShape } from './plan';
 import { z } from './zod';
 
 const share = z
@@ -35,6 +36,7 @@ export const approachSchema: z.ZodType<Approach> = z.object({
   rise: z.boolean(),
   habit: z.enum(['vary', 'keep']),
   talk: z.number().min(choiceLimits.talk[0]).max(choiceLimits.talk[1]).optional(),
+  ...leadingShape,
 });
 
 /** An approach of a choir's own, with what it is called. */

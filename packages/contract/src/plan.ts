@@ -1,4 +1,13 @@
-import { conditions, type PartNeed, type Section, type Tonight } from '@wide-fern/core';
+import {
+  conditions,
+  lowVoiceOrders,
+  purposeTimes,
+  tooHighOrders,
+  voiceOrders,
+  type PartNeed,
+  type Section,
+  type Tonight,
+} from '@wide-fern/core';
 import { line, midiNote, pitchRange, withinReach, withinReachMessage } from './common';
 import { exerciseSchema, usualChoicesSchema } from './exercise';
 import { mostSegments, planSchemaVersion } from './limits';
@@ -52,6 +61,15 @@ const toldSchema = z
   .record(z.string().min(1).max(8), z.record(z.string().regex(/^\d{1,2}$/), toldMove))
   .refine((parts) => Object.keys(parts).length <= 8, 'A choir has at most eight parts.');
 
+/** How it is led, in place of what the exercise says itself. */
+export const leadingShape = {
+  voices: z.enum(voiceOrders).optional(),
+  lowVoices: z.enum(lowVoiceOrders).optional(),
+  tooHigh: z.enum(tooHighOrders).optional(),
+  purposeSaid: z.enum(purposeTimes).optional(),
+  untilRight: z.boolean().optional(),
+};
+
 /** What was chosen for a segment: as usual for the exercise, or changed; start null is the best one. */
 export const choicesSchema = usualChoicesSchema.extend({
   start: midiNote.nullable(),
@@ -59,6 +77,7 @@ export const choicesSchema = usualChoicesSchema.extend({
   pinned: z.boolean().optional(),
   /** What parts were told to do in single keys: by part and by the key's place, counted from 0. */
   told: toldSchema.optional(),
+  ...leadingShape,
 });
 export type Choices = z.infer<typeof choicesSchema>;
 

@@ -1,4 +1,11 @@
-import { demonstrations, shapes } from '@wide-fern/core';
+import {
+  demonstrations,
+  lowVoiceOrders,
+  purposeTimes,
+  shapes,
+  tooHighOrders,
+  voiceOrders,
+} from '@wide-fern/core';
 import { midiNote } from './common';
 import {
   choicesSchema,
@@ -23,6 +30,11 @@ const optionalChoices = [
   'bySteps',
   'pinned',
   'told',
+  'voices',
+  'lowVoices',
+  'tooHigh',
+  'purposeSaid',
+  'untilRight',
 ] as const satisfies readonly (keyof Choices)[];
 export type OptionalChoice = (typeof optionalChoices)[number];
 
@@ -78,8 +90,23 @@ export const editFactSchema = z.discriminatedUnion('code', [
       'bySteps',
       'countInEach',
       'pinned',
+      'voices',
+      'lowVoices',
+      'tooHigh',
+      'purposeSaid',
+      'untilRight',
     ]),
-    value: z.union([z.number(), z.boolean(), z.enum(shapes), z.enum(demonstrations), z.null()]),
+    value: z.union([
+      z.number(),
+      z.boolean(),
+      z.enum(shapes),
+      z.enum(demonstrations),
+      z.enum(voiceOrders),
+      z.enum(lowVoiceOrders),
+      z.enum(tooHighOrders),
+      z.enum(purposeTimes),
+      z.null(),
+    ]),
   }),
   /** A shake-out every so many passes; null for none any more. */
   z.object({ code: z.literal('reset'), name, every: z.int().min(1).nullable() }),

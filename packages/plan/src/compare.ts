@@ -1,4 +1,5 @@
 import type { Choices, PlanDocument, Segment } from '@wide-fern/contract';
+import { inOrder } from './edit/between';
 import { moved } from './order';
 
 /** What one version has where the other differs: a choice, or what a segment follows. */
@@ -17,26 +18,33 @@ export interface Difference {
   readonly theirs: readonly DifferenceFact[];
 }
 
-const choiceNames = [
-  'tempo',
-  'repetitions',
-  'verses',
-  'talk',
-  'coach',
-  'after',
-  'reset',
-  'demonstrate',
-  'countInEach',
-  'tempoStep',
-  'step',
-  'bySteps',
-  'shape',
-  'start',
-  'pinned',
-] as const satisfies readonly (keyof Choices)[];
+/** Every choice there is, in the order in which they are told. */
+const choiceNames = Object.keys({
+  tempo: true,
+  repetitions: true,
+  verses: true,
+  talk: true,
+  coach: true,
+  after: true,
+  reset: true,
+  demonstrate: true,
+  countInEach: true,
+  tempoStep: true,
+  step: true,
+  bySteps: true,
+  shape: true,
+  start: true,
+  told: true,
+  voices: true,
+  lowVoices: true,
+  tooHigh: true,
+  purposeSaid: true,
+  untilRight: true,
+  pinned: true,
+} satisfies Record<keyof Choices, true>) as (keyof Choices)[];
 
 /** A choice to be compared: what was never chosen is the same as what was taken back. */
-const said = (choice: Choices[keyof Choices]): string => JSON.stringify(choice || null);
+const said = (choice: Choices[keyof Choices]): string => JSON.stringify(inOrder(choice || null));
 
 const choicesOf = (segment: Segment, { choices: other }: Segment): DifferenceFact[] =>
   choiceNames

@@ -37,3 +37,4 @@ export * from './records';
 export * from './dates';
 export * from './room';
 export * from './tonight/steps';
+export * from './plan/leading';

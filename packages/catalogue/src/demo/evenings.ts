@@ -1,4 +1,4 @@
-import type { Shape } from '@wide-fern/core';
+import type { LowVoiceOrder, Shape } from '@wide-fern/core';
 
 /** How a demo evening is laid out; pieces are named by their key in the demo's list. */
 export interface DemoAgendaItem {
@@ -18,6 +18,7 @@ export interface DemoSegment {
   readonly shape?: Shape;
   readonly step?: number;
   readonly bySteps?: boolean;
+  readonly lowVoices?: LowVoiceOrder;
 }
 
 export interface DemoEvening {
@@ -95,22 +96,22 @@ const comingPlan: readonly DemoSegment[] = [
 /** What the planner builds for the second and the third week ahead, each knowing what the evenings before use. */
 const builtPlans: Readonly<Record<number, readonly DemoSegment[]>> = {
   2: [
-    { exercise: 'late-stretch', repetitions: 3, talk: 38 },
+    { exercise: 'soft-hinge', repetitions: 2, talk: 40 },
     { exercise: 'shingle', repetitions: 7, talk: 40 },
-    { exercise: 'three-long-breaths', repetitions: 5, step: 1, talk: 38 },
-    { exercise: 'vowel-stair', repetitions: 6, talk: 40 },
-    { exercise: 'north-slope', repetitions: 11, talk: 40 },
-    { exercise: 'slow-motion', repetitions: 5, talk: 43 },
-    { exercise: 'vowels-only', repetitions: 4, talk: 43 },
+    { exercise: 'three-long-breaths', repetitions: 6, step: 1, talk: 38, lowVoices: 'below' },
+    { exercise: 'vowel-stair', repetitions: 6, talk: 40, lowVoices: 'below' },
+    { exercise: 'north-slope', repetitions: 10, talk: 40, lowVoices: 'below' },
+    { exercise: 'verse-on-a-drone', repetitions: 5, step: 1, talk: 43, lowVoices: 'below' },
+    { exercise: 'vowels-only', repetitions: 4, talk: 43, lowVoices: 'below' },
   ],
   3: [
     { exercise: 'tongue-drawer', repetitions: 3, talk: 40 },
-    { exercise: 'drifting-oars', repetitions: 5, talk: 40 },
+    { exercise: 'shrinking-rest', repetitions: 7, talk: 40 },
     { exercise: 'own-easy-note', repetitions: 6, talk: 40 },
-    { exercise: 'pump-house', repetitions: 7, talk: 40 },
-    { exercise: 'cellar-thirds', repetitions: 8, talk: 40 },
-    { exercise: 'slow-fine-scale', repetitions: 7, talk: 40 },
-    { exercise: 'top-of-the-page', repetitions: 9, talk: 40 },
+    { exercise: 'pump-house', repetitions: 7, talk: 40, lowVoices: 'below' },
+    { exercise: 'cellar-thirds', repetitions: 8, talk: 40, lowVoices: 'below' },
+    { exercise: 'slow-fine-scale', repetitions: 7, talk: 40, lowVoices: 'below' },
+    { exercise: 'top-of-the-page', repetitions: 9, talk: 40, lowVoices: 'below' },
   ],
 };
 

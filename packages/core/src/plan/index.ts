@@ -1,8 +1,10 @@
 export * from './aim';
+export { asLed } from './asLed';
 export { speechZoneOf } from './anchor';
 export * from './change';
 export { groupingOf, type GroupKeys } from './groups';
 export * from './keys';
+export * from './leading';
 export * from './order';
 export * from './plan';
 export * from './planned';

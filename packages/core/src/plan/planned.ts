@@ -5,6 +5,7 @@ import type { Accompaniment } from '../exercise/accompaniment';
 import type { Passes } from '../exercise/passes';
 import type { FixedMoves, Shape } from '../ladder';
 import type { Demonstration, Reset } from '../timing';
+import type { Leading, PurposeTime } from './leading';
 
 /** What the computation needs to know of an exercise. */
 export interface PlannedExercise {
@@ -44,7 +45,7 @@ export interface Aim {
 }
 
 /** What the director chose for a segment. */
-export interface SegmentChoices {
+export interface SegmentChoices extends Leading {
   readonly talk: Seconds;
   /** What is said between two keys, and at the end; nothing when it is not said. */
   readonly coach?: Seconds | undefined;
@@ -68,6 +69,10 @@ export interface SegmentChoices {
   readonly start: MidiNote | null;
   /** What parts were told to do in single keys, by part and by the key's place. */
   readonly told?: Readonly<Record<string, FixedMoves>> | undefined;
+  /** When its purpose is said; before where it is not chosen. */
+  readonly purposeSaid?: PurposeTime | undefined;
+  /** Whether what did not succeed is done again until it does, whatever the number. */
+  readonly untilRight?: boolean | undefined;
 }
 
 export interface PlannedSegment {

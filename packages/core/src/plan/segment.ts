@@ -5,6 +5,7 @@ import { patternOf } from '../ladder';
 import { breathRounds, keyTimes, movementSeconds, patternSeconds } from '../timing';
 import type { PatternTiming } from '../timing';
 import { beatsToSeconds, type Seconds } from '../units';
+import { asLed } from './asLed';
 import { singsInTurn } from './groups';
 import { keysOf, ladderOfPart, type SegmentKeys, type Tonight } from './keys';
 import type { PlannedExercise, PlannedSegment, SegmentChoices } from './planned';
@@ -49,7 +50,7 @@ export function timingOf(exercise: PlannedExercise, choices: SegmentChoices): Pa
   return {
     ...chosen,
     ...{ countIn, breathBeats, keyChangeBeats },
-    keys: pitched ? repetitions * (singsInTurn(exercise) ? 2 : 1) : 1,
+    keys: pitched ? repetitions * (singsInTurn(asLed(exercise, choices)) ? 2 : 1) : 1,
     verses: pitched ? verses : repetitions,
     patternBeats: beatsOf(music),
   };
@@ -111,7 +112,7 @@ export function computeSegment(
     return { id, talk, seconds, keys: { kind: 'none' }, repetitions };
   }
   const keys: SegmentKeys = hasKeys(music)
-    ? keysOf(exercise, music, choices, tonight)
+    ? keysOf(asLed(exercise, choices), music, choices, tonight)
     : { kind: 'none' };
   const tonics = keys.kind === 'none' ? undefined : keys.sung?.tonics;
   const repetitions = keyTimes(timingOf(exercise, choices)).map((time, i) => ({

@@ -1,5 +1,6 @@
 import type { Phase } from '../exercise/vocabulary';
 import type { Shape } from '../ladder';
+import type { Leading, PurposeTime } from '../plan/leading';
 
 /** A phase of an approach: its share of the time, in per cent. */
 export interface ApproachPhase {
@@ -12,7 +13,7 @@ export interface ApproachPhase {
 }
 
 /** How a warm-up is made: what it has in which order, and how it is led (docs/model.md, section 10). */
-export interface Approach {
+export interface Approach extends Leading {
   readonly id: string;
   readonly phases: readonly ApproachPhase[];
   /** How keys move where an exercise lives in the middle or at the top of the voice; as usual where it is not said. */
@@ -27,6 +28,9 @@ export interface Approach {
   readonly habit: 'vary' | 'keep';
   /** How long is talked before an exercise, in seconds; as usual for it where it is not said. */
   readonly talk?: number | undefined;
+  readonly purposeSaid?: PurposeTime | undefined;
+  /** Whether what did not succeed is done again until it does. */
+  readonly untilRight?: boolean | undefined;
 }
 
 /** A phase with its share; a star marks what is required. */
@@ -53,6 +57,7 @@ export const approaches = [
     ],
     shape: 'up',
     step: 1,
+    lowVoices: 'below',
     rise: true,
     habit: 'vary',
   },
@@ -86,6 +91,7 @@ export const approaches = [
     ],
     shape: 'up',
     keys: [3, 10],
+    lowVoices: 'below',
     rise: true,
     habit: 'keep',
   },
@@ -103,6 +109,7 @@ export const approaches = [
     step: 1,
     bySteps: true,
     keys: [3, 5],
+    lowVoices: 'below',
     rise: true,
     habit: 'keep',
   },
@@ -116,6 +123,7 @@ export const approaches = [
       share('agility', '0-20'),
       share('articulation', '0-15'),
     ],
+    voices: 'in turn',
     rise: true,
     habit: 'vary',
   },
@@ -130,6 +138,7 @@ export const approaches = [
     ],
     shape: 'down',
     keys: [3, 7],
+    lowVoices: 'light',
     rise: false,
     habit: 'keep',
   },

@@ -97,6 +97,26 @@ function chosen(
     ...(moves && approach.shape ? { shape: approach.shape } : {}),
     ...(moves && approach.step ? { step: approach.step } : {}),
     ...(moves && approach.bySteps ? { bySteps: true } : {}),
+    ...ledAs(exercise, approach),
+  };
+}
+
+/** How it is led, as the approach leads: light at one pitch only with the first sounds, where nobody climbs. */
+function ledAs(
+  { music, phase }: PlannableExercise,
+  { voices, lowVoices, tooHigh, purposeSaid, untilRight }: Approach,
+): Partial<SegmentChoices> {
+  const said = {
+    ...(purposeSaid ? { purposeSaid } : {}),
+    ...(untilRight ? { untilRight } : {}),
+  };
+  if (!hasKeys(music)) return said;
+  const fits = lowVoices === 'below' || phase === 'onset';
+  return {
+    ...said,
+    ...(voices ? { voices } : {}),
+    ...(lowVoices && fits ? { lowVoices } : {}),
+    ...(tooHigh ? { tooHigh } : {}),
   };
 }
 

@@ -73,11 +73,19 @@ export function asWeDoIt(plans: readonly PlanDocument[]): Approach | undefined {
   const keyed = all.filter(({ exercise }) => hasKeys(exercise.music));
   const counts = keyed.map(({ choices }) => choices.repetitions);
   const shape = mostFrequent<Shape>(keyed.map(({ choices }) => choices.shape));
+  const ledAs = {
+    voices: mostFrequent(keyed.map(({ choices }) => choices.voices)),
+    lowVoices: mostFrequent(keyed.map(({ choices }) => choices.lowVoices)),
+    tooHigh: mostFrequent(keyed.map(({ choices }) => choices.tooHigh)),
+    purposeSaid: mostFrequent(all.map(({ choices }) => choices.purposeSaid)),
+    untilRight: mostFrequent(all.map(({ choices }) => choices.untilRight ?? false)) || undefined,
+  };
   const once = new Set(all.map(({ exercise }) => exercise.id)).size;
   return {
     id: 'as-we-do-it',
     phases,
     ...(shape ? { shape } : {}),
+    ...Object.fromEntries(Object.entries(ledAs).filter(([, value]) => value !== undefined)),
     ...(counts.length > 0
       ? { keys: [quantile(counts, 0.1), Math.max(quantile(counts, 0.1), quantile(counts, 0.9))] }
       : {}),

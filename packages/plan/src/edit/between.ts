@@ -8,7 +8,7 @@ const same = (one: unknown, other: unknown): boolean =>
   one === other || JSON.stringify(inOrder(one)) === JSON.stringify(inOrder(other));
 
 /** A value with the names of its parts in order, at every depth: the database keeps no order. */
-function inOrder(value: unknown): unknown {
+export function inOrder(value: unknown): unknown {
   if (Array.isArray(value)) return value.map(inOrder);
   if (typeof value !== 'object' || value === null) return value;
   const parts = Object.entries(value).filter(([, part]) => part !== undefined);

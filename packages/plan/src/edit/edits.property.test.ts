@@ -26,6 +26,7 @@ const choices: fc.Arbitrary<Partial<Choices>> = fc.oneof(
   // Choices that need not be made: what was not chosen is not chosen again when it is undone.
   fc.integer({ min: 0, max: 3 }).map((coach) => ({ coach })),
   fc.boolean().map((pinned) => ({ pinned })),
+  fc.constantFrom('rest' as const, 'never' as const).map((tooHigh) => ({ tooHigh })),
   fc.constantFrom({ seconds: 5, every: 2 }, { seconds: 9, every: 3 }).map((reset) => ({ reset })),
   fc
     .constantFrom({}, { S: { '1': 'rest' as const } }, { B: { '0': -24 } })

@@ -3,6 +3,13 @@ import { tonicName } from '@wide-fern/core';
 import { toldCells, type DifferenceFact } from '@wide-fern/plan';
 import { counted } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
+import {
+  lowVoiceWords,
+  purposeTimeWords,
+  tooHighWords,
+  untilRightWords,
+  voiceOrderWords,
+} from './leading';
 import { repetitionsInWords } from './words';
 
 const chosenInWords: {
@@ -27,6 +34,12 @@ const chosenInWords: {
     const cells = toldCells(value);
     return cells > 0 ? `${counted(cells, 'key', 'keys')} by hand` : 'no key by hand';
   },
+  voices: (value) => (value ? voiceOrderWords[value] : 'keys as the exercise has them'),
+  lowVoices: (value) =>
+    value ? `tenors and basses ${lowVoiceWords[value]}` : 'tenors and basses where they lie best',
+  tooHigh: (value) => (value ? tooHighWords[value] : 'what is too high as the exercise has it'),
+  purposeSaid: (value) => purposeTimeWords[value ?? 'before'],
+  untilRight: (value) => untilRightWords(value ?? false),
   start: (value) => (value === null ? 'the best start' : `start ${tonicName(value)}`),
 };
 

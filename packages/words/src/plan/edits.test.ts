@@ -16,6 +16,20 @@ describe('edits in words', () => {
     expect(chosen('shape', 'up-and-back' as never)).toBe('Pulley: up and back');
     expect(chosen('demonstrate', false as never)).toBe('Pulley: not sung first');
   });
+  it('say how a segment is led from then on', () => {
+    const chosen = (
+      field: 'voices' | 'lowVoices' | 'tooHigh' | 'purposeSaid' | 'untilRight',
+      value: 'in turn' | 'light' | 'never' | 'after' | true | null,
+    ) => editInWords({ code: 'chosen', name: 'Pulley', field, value });
+    expect(chosen('voices', 'in turn')).toBe('Pulley: high voices first, then low ones');
+    expect(chosen('lowVoices', 'light')).toBe(
+      'Pulley: tenors and basses light, at the pitch of the women',
+    );
+    expect(chosen('tooHigh', 'never')).toBe('Pulley: nobody is led out of comfort');
+    expect(chosen('tooHigh', null)).toBe('Pulley: what is too high as the exercise has it');
+    expect(chosen('purposeSaid', null)).toBe('Pulley: what it is for is said before');
+    expect(chosen('untilRight', true)).toBe('Pulley: again until it is right');
+  });
   it('are said aloud where the page does not show them at once', () => {
     expect(editSaid({ code: 'added', name: 'Embers', place: 3 })).toBe('Embers is in the plan.');
     expect(editSaid({ code: 'taken-out', name: 'Embers' })).toBe(
@@ -34,6 +48,22 @@ describe('two versions in words', () => {
     const pulley = compare(mine, theirs)[2]!;
     expect(words(pulley.mine)).toEqual(['tempo 90', 'up', 'start D♭']);
     expect(words(pulley.theirs)).toEqual(['tempo 126', 'down', 'the best start']);
+  });
+  it('name what parts were told and how it is led', () => {
+    const led = {
+      ...{ told: { S: { 1: 'rest' as const } }, voices: 'together' as const },
+      ...{ lowVoices: 'below' as const, tooHigh: 'octave' as const, untilRight: true },
+    };
+    const mine = performAll(document, [choose('pulley', led)]);
+    const pulley = compare(mine, document)[2]!;
+    expect(words(pulley.mine)).toEqual([
+      'one key by hand',
+      'high and low voices each in their own keys',
+      'tenors and basses an octave below the women, or lower',
+      'whoever cannot go along goes to another octave',
+      'again until it is right',
+    ]);
+    expect(words(pulley.theirs)[0]).toBe('no key by hand');
   });
   it('name what is seldom chosen too, and nothing for what was taken back', () => {
     const all = {

@@ -1,8 +1,21 @@
 import type { EditFact } from '@wide-fern/contract';
-import { tonicName } from '@wide-fern/core';
+import {
+  tonicName,
+  type LowVoiceOrder,
+  type PurposeTime,
+  type TooHighOrder,
+  type VoiceOrder,
+} from '@wide-fern/core';
 import { counted } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
 import { lengthInFigures } from '../time';
+import {
+  lowVoiceWords,
+  purposeTimeWords,
+  tooHighWords,
+  untilRightWords,
+  voiceOrderWords,
+} from './leading';
 
 /** What was chosen, as a history lists it: «tempo 90». */
 function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>): string {
@@ -33,6 +46,22 @@ function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>):
       return value === true ? 'stays as it is' : 'may be changed again';
     case 'shape':
       return shapeWords[value as keyof typeof shapeWords];
+    case 'voices':
+      return value === null
+        ? 'keys as the exercise has them'
+        : voiceOrderWords[value as VoiceOrder];
+    case 'lowVoices':
+      return value === null
+        ? 'tenors and basses where they lie best'
+        : `tenors and basses ${lowVoiceWords[value as LowVoiceOrder]}`;
+    case 'tooHigh':
+      return value === null
+        ? 'what is too high as the exercise has it'
+        : tooHighWords[value as TooHighOrder];
+    case 'purposeSaid':
+      return purposeTimeWords[(value ?? 'before') as PurposeTime];
+    case 'untilRight':
+      return untilRightWords(value === true);
     case 'start':
       return typeof value === 'number' ? `start ${tonicName(value)}` : 'the best start';
   }

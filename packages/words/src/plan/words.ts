@@ -9,6 +9,7 @@ import {
   onOwnPitch,
   patternBeats,
   patternCounts,
+  asLed,
   groupingOf,
   timingOf,
   tonicName,
@@ -130,7 +131,7 @@ export function ladderHeading(segment: Segment): string {
   if (!hasKeys(exercise.music)) return capital;
   if (choices.repetitions === 1) return capital;
   const way = `${shapeWords[choices.shape]} ${stepInWords(choices)}`;
-  switch (groupingOf(exercise)) {
+  switch (groupingOf(asLed(exercise, choices))) {
     case 'in turn':
       return `${capital} for high voices, then as many for low ones, ${way}`;
     case 'together':

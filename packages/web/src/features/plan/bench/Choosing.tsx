@@ -5,6 +5,7 @@ import { shapeWords } from '@wide-fern/words';
 import { useState } from 'react';
 import type { Evaluated } from '@wide-fern/plan';
 import { Stepper } from '../../../ui/Stepper';
+import { LeadingFields } from '../led/LeadingFields';
 import type { BenchActions } from './actions';
 
 const selectStyle = {
@@ -186,6 +187,7 @@ export function Choosing({
       {(pitched || kind === 'spoken') && (
         <Further segment={segment} disabled={disabled} set={set} choose={actions.choose} />
       )}
+      <HowLed segment={segment} disabled={disabled} choose={actions.choose} />
     </Box>
   );
 }
@@ -284,6 +286,37 @@ function Further({
           />
           count in every time
         </Flex>
+      </Box>
+    </details>
+  );
+}
+
+/** Who sings when, what happens with what is too high, and how it is taught; opened where any of it is chosen. */
+function HowLed({
+  segment: { id, choices, exercise },
+  disabled,
+  choose,
+}: {
+  readonly segment: Evaluated['segment'];
+  readonly disabled: boolean;
+  readonly choose: BenchActions['choose'];
+}) {
+  const { voices, lowVoices, tooHigh, purposeSaid, untilRight } = choices;
+  const inKeys = hasKeys(exercise.music);
+  const isUsed = [voices, lowVoices, tooHigh, purposeSaid, untilRight].some((one) => one);
+  const [isOpen, setOpen] = useState(isUsed);
+  return (
+    <details open={isOpen} onToggle={(event) => setOpen(event.currentTarget.open)}>
+      <summary style={{ cursor: 'pointer', fontSize: 13 }}>
+        {inKeys ? 'who sings when, what is too high, how it is taught' : 'how it is taught'}
+      </summary>
+      <Box mt="3px">
+        <LeadingFields
+          value={choices}
+          inKeys={inKeys}
+          disabled={disabled}
+          onChange={(name, value) => choose({ [name]: value }, `${id} ${name}`)}
+        />
       </Box>
     </details>
   );

@@ -284,4 +284,22 @@ describe('the bench', () => {
     fireEvent.click(screen.getByLabelText('count in every time'));
     expect(actions.choose).toHaveBeenLastCalledWith({ countInEach: true }, expect.any(String));
   });
+
+  it('says who sings when, what is too high and how it is taught, and takes it back again', () => {
+    const { choose: chosen } = showBench('pulley', { changed: { tooHigh: 'never' } });
+    const group = screen.getByText('who sings when, what is too high, how it is taught');
+    expect(group.closest('details')).toHaveProperty('open', true);
+    fireEvent.change(screen.getByLabelText('Voices'), { target: { value: 'in turn' } });
+    expect(chosen.mock.lastCall?.[0]).toEqual({ voices: 'in turn' });
+    fireEvent.change(screen.getByLabelText('How often'), { target: { value: 'right' } });
+    expect(chosen.mock.lastCall?.[0]).toEqual({ untilRight: true });
+    fireEvent.change(screen.getByLabelText('Too high'), { target: { value: '' } });
+    expect(chosen.mock.lastCall?.[0]).toEqual({ tooHigh: undefined });
+  });
+
+  it('asks of what has no keys only how it is taught', () => {
+    showBench('coat-off');
+    expect(screen.getByText('how it is taught').closest('details')).toHaveProperty('open', false);
+    expect(screen.queryByLabelText('Too high')).toBeNull();
+  });
 });

@@ -8,6 +8,7 @@ import { TickWord } from '../../../ui/Sentence';
 import { Stepper } from '../../../ui/Stepper';
 import { WordChoice } from '../../../ui/WordChoice';
 import { Label, WordButton } from '../../../ui/words';
+import { LeadingFields } from '../led/LeadingFields';
 
 /** The parts of a way of warming up in their order, and how it is led. */
 export function ApproachEditor({
@@ -131,6 +132,14 @@ export function ApproachEditor({
           nothing rises by more than a fourth at once
         </TickWord>
       </Flex>
+      <Box mt="6px">
+        <LeadingFields
+          value={approach}
+          inKeys
+          disabled={false}
+          onChange={(field, value) => set({ [field]: value })}
+        />
+      </Box>
       <Flex gap="16px" mt="8px">
         <WordButton onClick={onKeep}>keep it</WordButton>
         <WordButton onClick={onLeave}>leave it</WordButton>

@@ -68,11 +68,17 @@ describe('a way of warming up of a choir’s own', () => {
     click('take Piece 9 out'.replace('Piece', 'Into the piece'));
     fireEvent.click(within(editor()).getAllByRole('button', { name: 'earlier' })[1]!);
     fireEvent.click(within(editor()).getByRole('radio', { name: 'what is known first' }));
+    const { getByLabelText: field } = within(editor());
+    fireEvent.change(field('Too high'), { target: { value: 'rest' } });
+    fireEvent.change(field('Low voices'), { target: { value: '' } });
+    fireEvent.change(field('Its purpose'), { target: { value: 'after' } });
     click('keep it');
     await waitFor(() => expect(kept).toEqual(['own-evening-after-work']));
     const { approaches: sent } = server.asked.find(({ name }) => name === 'changeChoir')!
       .body as ChangeChoir;
     expect(sent?.[0]).toMatchObject({ name: 'Slow start', approach: { habit: 'keep' } });
+    expect(sent?.[0]?.approach).toMatchObject({ tooHigh: 'rest', purposeSaid: 'after' });
+    expect(sent?.[0]?.approach.lowVoices).toBeUndefined();
     const phases = sent![0]!.approach.phases.map(({ phase, most }) => `${phase} ${most}`);
     expect(phases.slice(0, 2)).toEqual(['breath 15', 'release 40']);
     expect(phases).toHaveLength(8);

@@ -3,6 +3,7 @@ import type { BuildWish } from '@wide-fern/contract';
 import { approaches, coolingDown, noteName, phases, purposes, type Purpose } from '@wide-fern/core';
 import type { BuildRequest } from '@wide-fern/plan';
 import {
+  approachLedInWords,
   approachName,
   approachWhy,
   levelWords,
@@ -93,6 +94,7 @@ export function ApproachFields({ request, wish, set }: FieldProps) {
           .join(' · ')}
         .
       </Label>
+      <Label>Led so: {approachLedInWords(request.approach)}.</Label>
       <Box mt="6px">
         <WordChoice
           label="How hard exercises may be"
