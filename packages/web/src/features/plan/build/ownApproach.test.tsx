@@ -68,7 +68,7 @@ describe('a way of warming up of a choir’s own', () => {
     click('take Piece 9 out'.replace('Piece', 'Into the piece'));
     fireEvent.click(within(editor()).getAllByRole('button', { name: 'earlier' })[1]!);
     fireEvent.click(within(editor()).getByRole('radio', { name: 'what is known first' }));
-    const { getByLabelText: field } = within(editor());
+    const field = (label: string) => within(editor()).getByLabelText(label);
     fireEvent.change(field('Too high'), { target: { value: 'rest' } });
     fireEvent.change(field('Low voices'), { target: { value: '' } });
     fireEvent.change(field('Its purpose'), { target: { value: 'after' } });
