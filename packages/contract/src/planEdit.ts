@@ -7,6 +7,7 @@ import {
   voiceOrders,
 } from '@wide-fern/core';
 import { midiNote } from './common';
+import { mostSegments } from './limits';
 import {
   choicesSchema,
   planDocumentSchema,
@@ -38,8 +39,8 @@ const optionalChoices = [
 ] as const satisfies readonly (keyof Choices)[];
 export type OptionalChoice = (typeof optionalChoices)[number];
 
-/** A change of a plan as data: it can be stored, sent, undone and merged. */
-export const planEditSchema = z.discriminatedUnion('kind', [
+/** A change of one thing in a plan. */
+const singleEdits = [
   z.object({ kind: z.literal('add'), segment: segmentSchema, after }),
   z.object({ kind: z.literal('take-out'), id: segmentId }),
   z.object({ kind: z.literal('move'), id: segmentId, after }),
@@ -49,6 +50,23 @@ export const planEditSchema = z.discriminatedUnion('kind', [
     choices: choicesSchema.partial(),
     /** Choices that are taken back: nothing is said of them any more. */
     without: z.array(z.enum(optionalChoices)).max(optionalChoices.length).optional(),
+  }),
+] as const;
+const singleEditSchema = z.discriminatedUnion('kind', singleEdits);
+export type SingleEdit = z.infer<typeof singleEditSchema>;
+
+/** A change of a plan as data: it can be stored, sent, undone and merged. */
+export const planEditSchema = z.discriminatedUnion('kind', [
+  ...singleEdits,
+  /** Several at once, one after the other: done and undone as one. */
+  z.object({
+    kind: z.literal('together'),
+    edits: z
+      .array(singleEditSchema)
+      .min(1)
+      .max(4 * mostSegments),
+    /** One exercise in place of another, or one segment made two: told as such. */
+    as: z.enum(['instead', 'split']).optional(),
   }),
   z.object({
     kind: z.literal('tonight'),
@@ -112,6 +130,10 @@ export const editFactSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('reset'), name, every: z.int().min(1).nullable() }),
   /** In so many keys parts do what they were told; in none where the best was found again. */
   z.object({ code: z.literal('told'), name, cells: z.int().min(0) }),
+  /** One exercise in place of another. */
+  z.object({ code: z.literal('instead'), name, was: name }),
+  /** One segment made two. */
+  z.object({ code: z.literal('split'), name }),
   z.object({ code: z.literal('tonight') }),
   z.object({ code: z.literal('replaced') }),
   z.object({ code: z.literal('built'), segments: z.int().min(0) }),

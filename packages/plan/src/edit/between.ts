@@ -78,6 +78,8 @@ function touchedBy(edit: PlanEdit): readonly string[] {
           (name) => `${name} ${edit.id}`,
         ),
       ];
+    case 'together':
+      return edit.edits.flatMap(touchedBy);
     case 'tonight':
       return ['tonight'];
     case 'replace':

@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import type { Choices, PlanDocument, PlanEdit } from '@wide-fern/contract';
+import type { Choices, PlanDocument, PlanEdit, SingleEdit } from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
 import { sameDocument } from '../document/same';
 import { documentOf, tonight } from '../testing/plans';
@@ -32,22 +32,29 @@ const choices: fc.Arbitrary<Partial<Choices>> = fc.oneof(
     .constantFrom({}, { S: { '1': 'rest' as const } }, { B: { '0': -24 } })
     .map((told) => ({ told })),
 );
-const adding = (names: readonly string[]): fc.Arbitrary<PlanEdit> =>
+const adding = (names: readonly string[]): fc.Arbitrary<SingleEdit> =>
   fc.tuple(fc.constantFrom(...names), id, after).map(([name, like, behind]) => ({
     kind: 'add',
     segment: { ...segmentOf(whole, like)!, id: name },
     after: behind,
   }));
-const editing = (names: readonly string[]): fc.Arbitrary<PlanEdit> =>
+const single = (names: readonly string[]): fc.Arbitrary<SingleEdit> =>
   fc.oneof(
     adding(names),
-    id.map((one): PlanEdit => ({ kind: 'take-out', id: one })),
+    id.map((one): SingleEdit => ({ kind: 'take-out', id: one })),
     fc
       .tuple(id, after)
-      .map(([one, behind]): PlanEdit => ({ kind: 'move', id: one, after: behind })),
+      .map(([one, behind]): SingleEdit => ({ kind: 'move', id: one, after: behind })),
     fc
       .tuple(id, choices)
-      .map(([one, chosen]): PlanEdit => ({ kind: 'choose', id: one, choices: chosen })),
+      .map(([one, chosen]): SingleEdit => ({ kind: 'choose', id: one, choices: chosen })),
+  );
+const editing = (names: readonly string[]): fc.Arbitrary<PlanEdit> =>
+  fc.oneof(
+    single(names),
+    fc
+      .array(single(names), { minLength: 1, maxLength: 4 })
+      .map((all): PlanEdit => ({ kind: 'together', edits: all })),
     fc.constant<PlanEdit>({ kind: 'tonight', tonight: lower, starts: { pulley: 61 } }),
   );
 const edits = (names: readonly string[] = fresh, most = 10) =>
@@ -59,12 +66,13 @@ describe('edits, whatever their row', () => {
     fc.assert(
       fc.property(edits(), (all) => {
         let document = whole;
-        let expected = new Set<string>(ids);
+        const expected = new Set<string>(ids);
         for (const edit of all) {
           document = performAll(document, [edit]);
-          if (edit.kind === 'take-out')
-            expected = new Set([...expected].filter((one) => one !== edit.id));
-          if (edit.kind === 'add') expected.add(edit.segment.id);
+          for (const one of edit.kind === 'together' ? edit.edits : [edit]) {
+            if (one.kind === 'take-out') expected.delete(one.id);
+            if (one.kind === 'add') expected.add(one.segment.id);
+          }
           expect(new Set(order(document))).toEqual(expected);
           expect(order(document)).toHaveLength(expected.size);
         }

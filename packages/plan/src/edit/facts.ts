@@ -45,11 +45,28 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
           return [{ code: 'chosen', name: nameOf(edit.id), field, value }];
         },
       );
+    case 'together':
+      return togetherFacts(edit, before, after);
     case 'tonight':
       return [{ code: 'tonight' }];
     case 'replace':
       return [replacedFact(edit, after)];
   }
+}
+
+/** What several edits at once did: as one where they are told as one, else each by itself. */
+function togetherFacts(
+  { edits, as }: Extract<PlanEdit, { kind: 'together' }>,
+  before: PlanDocument,
+  after: PlanDocument,
+): EditFact[] {
+  const added = edits.find((one) => one.kind === 'add')?.segment.exercise.name ?? '';
+  if (as === 'split') return [{ code: 'split', name: added }];
+  if (as === 'instead') {
+    const gone = edits.find((one) => one.kind === 'take-out')?.id ?? '';
+    return [{ code: 'instead', name: added, was: segmentOf(before, gone)?.exercise.name ?? '' }];
+  }
+  return edits.flatMap((edit) => factsOf(edit, before, after));
 }
 
 /** What came in the place of the whole plan. */

@@ -1,4 +1,11 @@
-import type { Choices, OptionalChoice, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
+import type {
+  Choices,
+  OptionalChoice,
+  PlanDocument,
+  PlanEdit,
+  Segment,
+  SingleEdit,
+} from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
 import { beforePlace, isFull } from './edits';
 
@@ -6,6 +13,11 @@ import { beforePlace, isFull } from './edits';
 export interface Performed {
   readonly document: PlanDocument;
   readonly inverse: PlanEdit;
+}
+
+/** After an edit of one thing: what undoes it is of one thing too. */
+interface PerformedSingle extends Performed {
+  readonly inverse: SingleEdit;
 }
 
 /** The segments with one more, behind the one named; at the end when that is not there. */
@@ -32,7 +44,7 @@ const replaced = (document: PlanDocument, segment: Segment): PlanDocument =>
 type ChosenPart = { readonly [K in keyof Choices]?: Choices[K] | undefined };
 type Of<K extends PlanEdit['kind']> = Extract<PlanEdit, { kind: K }>;
 
-function add(document: PlanDocument, { segment, after }: Of<'add'>): Performed | undefined {
+function add(document: PlanDocument, { segment, after }: Of<'add'>): PerformedSingle | undefined {
   if (isFull(document) || segmentOf(document, segment.id)) return undefined;
   return {
     document: withSegments(document, inserted(document.segments, segment, after)),
@@ -40,7 +52,7 @@ function add(document: PlanDocument, { segment, after }: Of<'add'>): Performed |
   };
 }
 
-function takeOut(document: PlanDocument, { id }: Of<'take-out'>): Performed | undefined {
+function takeOut(document: PlanDocument, { id }: Of<'take-out'>): PerformedSingle | undefined {
   const segment = segmentOf(document, id);
   if (!segment) return undefined;
   return {
@@ -52,7 +64,7 @@ function takeOut(document: PlanDocument, { id }: Of<'take-out'>): Performed | un
   };
 }
 
-function move(document: PlanDocument, { id, after }: Of<'move'>): Performed | undefined {
+function move(document: PlanDocument, { id, after }: Of<'move'>): PerformedSingle | undefined {
   const segment = segmentOf(document, id);
   const was = beforePlace(document.segments, placeOf(document, id));
   if (!segment || after === was || after === id) return undefined;
@@ -66,7 +78,7 @@ function move(document: PlanDocument, { id, after }: Of<'move'>): Performed | un
 function choose(
   document: PlanDocument,
   { id, choices, without = [] }: Of<'choose'>,
-): Performed | undefined {
+): PerformedSingle | undefined {
   const segment = segmentOf(document, id);
   if (!segment) return undefined;
   const { choices: was } = segment;
@@ -107,11 +119,21 @@ function takeTonight(document: PlanDocument, edit: Of<'tonight'>): Performed {
   };
 }
 
-/**
- * Does an edit: the new document and the edit that undoes it. Undefined when there is nothing to
- * change, or nothing that could be: a segment that is not there, a plan that is full.
- */
-export function perform(document: PlanDocument, edit: PlanEdit): Performed | undefined {
+/** One edit after the other; undone from the last to the first. What cannot be done is left. */
+function together(document: PlanDocument, { edits }: Of<'together'>): Performed | undefined {
+  let now = document;
+  const inverses: SingleEdit[] = [];
+  for (const edit of edits) {
+    const performed = performSingle(now, edit);
+    if (!performed) continue;
+    now = performed.document;
+    inverses.unshift(performed.inverse);
+  }
+  if (inverses.length === 0) return undefined;
+  return { document: now, inverse: { kind: 'together', edits: inverses } };
+}
+
+function performSingle(document: PlanDocument, edit: SingleEdit): PerformedSingle | undefined {
   switch (edit.kind) {
     case 'add':
       return add(document, edit);
@@ -121,12 +143,25 @@ export function perform(document: PlanDocument, edit: PlanEdit): Performed | und
       return move(document, edit);
     case 'choose':
       return choose(document, edit);
+  }
+}
+
+/**
+ * Does an edit: the new document and the edit that undoes it. Undefined when there is nothing to
+ * change, or nothing that could be: a segment that is not there, a plan that is full.
+ */
+export function perform(document: PlanDocument, edit: PlanEdit): Performed | undefined {
+  switch (edit.kind) {
+    case 'together':
+      return together(document, edit);
     case 'tonight':
       return takeTonight(document, edit);
     case 'replace':
       return edit.document === document
         ? undefined
         : { document: edit.document, inverse: { kind: 'replace', document } };
+    default:
+      return performSingle(document, edit);
   }
 }
 

@@ -86,6 +86,10 @@ export function editInWords(fact: EditFact): string {
       return fact.cells === 0
         ? `${fact.name}: every part does what is best`
         : `${fact.name}: ${counted(fact.cells, 'key', 'keys')} by hand`;
+    case 'instead':
+      return `${fact.name} in place of ${fact.was}`;
+    case 'split':
+      return `${fact.name} in two parts`;
     case 'tonight':
       return 'keys for the sections as they are now';
     case 'replaced':
@@ -106,6 +110,10 @@ export function editSaid(fact: EditFact): string | undefined {
       return `${fact.name} is left out; undo brings it back.`;
     case 'moved':
       return `${fact.name} is now ${fact.place} of ${fact.of}.`;
+    case 'instead':
+      return `${fact.name} stands in place of ${fact.was}; undo brings it back.`;
+    case 'split':
+      return `${fact.name} is in two parts now.`;
     case 'built':
       return 'The warm-up that was built is your plan now; undo brings the old one back.';
     case 'fitted':
