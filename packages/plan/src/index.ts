@@ -6,6 +6,7 @@ export * from './document/upcast';
 export * from './edit/between';
 export * from './edit/edits';
 export * from './edit/facts';
+export * from './edit/joined';
 export * from './edit/perform';
 export * from './edit/several';
 export * from './edit/telling';

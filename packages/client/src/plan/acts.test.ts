@@ -3,7 +3,7 @@ import type { EditFact } from '@wide-fern/contract';
 import type { KeyProposal } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
 import { planActs } from './acts';
-import { createPlanStore } from './planStore';
+import { chosenTogether, createPlanStore } from './planStore';
 
 function open(...ids: readonly string[]) {
   const document = documentOf(...ids);
@@ -72,5 +72,74 @@ describe('the acts on a plan, one after the other without a drawing between', ()
       { code: 'taken-out', name: 'Narrow hum' },
       { code: 'added', name: 'Coat off', place: 1 },
     ]);
+  });
+
+  it('put another in its place, once more, in two parts, and stay', () => {
+    const { store, acts, said, segment } = open('coat-off', 'pulley');
+    const now = () => store.getState().document;
+    const embers = exercises.find(({ id }) => id === 'embers')!;
+    acts.putInstead(embers, false);
+    expect(now().segments.map(({ exercise }) => exercise.id)).toEqual(['embers', 'pulley']);
+    expect(said.at(-1)).toEqual({ code: 'instead', name: 'Embers', was: 'Coat off' });
+    // What came is chosen: it can be worked on at once.
+    expect(store.getState().chosen).toBe(now().segments[0]!.id);
+    acts.onceMore();
+    expect(now().segments.map(({ exercise }) => exercise.id)).toEqual([
+      'embers',
+      'embers',
+      'pulley',
+    ]);
+    store.getState().undo();
+    store.getState().undo();
+    expect(idsOf(now())).toEqual(['coat-off', 'pulley']);
+    store.getState().choose('pulley');
+    const { repetitions } = segment('pulley').choices;
+    acts.split();
+    const counts = now()
+      .segments.slice(1)
+      .map(({ choices }) => choices.repetitions);
+    expect(counts).toHaveLength(2);
+    expect(counts[0]! + counts[1]!).toBe(repetitions);
+    acts.pin(true);
+    expect(now().segments.at(-1)!.choices.pinned).toBe(true);
+  });
+
+  it('do it to all that are chosen, and to one again when only that is meant', () => {
+    const { store, acts, segment } = open('coat-off', 'long-s', 'narrow-hum', 'pulley');
+    store.getState().choose('long-s');
+    store.getState().choose('narrow-hum', 'beside');
+    expect(chosenTogether(store.getState())).toEqual(['long-s', 'narrow-hum']);
+    acts.moveBy(-1);
+    const order = () => idsOf(store.getState().document);
+    expect(order()).toEqual(['long-s', 'narrow-hum', 'coat-off', 'pulley']);
+    acts.pin(true);
+    expect(['long-s', 'narrow-hum', 'pulley'].map((id) => segment(id).choices.pinned)).toEqual([
+      true,
+      true,
+      undefined,
+    ]);
+    acts.takeOut();
+    expect(order()).toEqual(['coat-off', 'pulley']);
+    store.getState().undo();
+    store.getState().choose('pulley');
+    store.getState().chooseOnlyOne();
+    acts.takeOut();
+    expect(order()).toEqual(['long-s', 'narrow-hum', 'coat-off']);
+  });
+
+  it('pull an end as far as it can be sung, and the talk, each in one step of undo', () => {
+    const { store, acts, segment, asked } = open('pulley');
+    const before = segment('pulley').choices;
+    for (const count of [6, 5, 4]) acts.resize('pulley', count);
+    expect(segment('pulley').choices.repetitions).toBe(4);
+    for (const seconds of [20, 25, 30]) acts.talkFor('pulley', seconds);
+    expect(segment('pulley').choices.talk).toBe(30);
+    store.getState().undo();
+    store.getState().undo();
+    expect(segment('pulley').choices).toEqual(before);
+    acts.resize('pulley', 24);
+    expect(asked.filter((one) => one !== undefined)).toEqual([]);
+    acts.resize('gone', 3);
+    expect(idsOf(store.getState().document)).toEqual(['pulley']);
   });
 });

@@ -1,20 +1,26 @@
-import type { Choices, EditFact, Exercise, Segment } from '@wide-fern/contract';
-import { computeSegment, type MidiNote, type Move } from '@wide-fern/core';
+import type { Choices, EditFact, Exercise, PlanEdit, Segment } from '@wide-fern/contract';
+import { computeSegment, type MidiNote, type Move, type Seconds } from '@wide-fern/core';
 import {
   addExercise,
   choose,
   inLimits,
+  insteadOf,
   keysNumber,
+  moveSeveral,
   moveTo,
+  onceMore,
+  pinSeveral,
+  split,
   startOn,
   takeOut,
+  takeOutSeveral,
   tellPart,
   untellPart,
   type KeyProposal,
   type KeyStep,
 } from '@wide-fern/plan';
 import { newId } from '../device/windows';
-import type { PlanStore } from './planStore';
+import { chosenTogether, type PlanStore } from './planStore';
 
 /** What a director can do to a plan and to its chosen segment. */
 export interface PlanActs {
@@ -33,42 +39,100 @@ export interface PlanActs {
   /** Lets the best be found for every key of a part, or with null of all. */
   readonly untell: (part: string | null) => void;
   readonly takeOut: () => void;
+  /** What is chosen stays as it is whatever is built around it, or may be changed again. */
+  readonly pin: (pinned: boolean) => void;
+  /** The chosen segment once more, right behind it. */
+  readonly onceMore: () => void;
+  /** Makes the chosen segment two. */
+  readonly split: () => void;
+  /** Another exercise in the place of the chosen segment. */
+  readonly putInstead: (exercise: Exercise, isNew: boolean) => void;
+  /** So many keys, rounds or times, as far as they can be sung; changes in a row are undone together. */
+  readonly resize: (id: string, repetitions: number) => void;
+  readonly talkFor: (id: string, seconds: Seconds) => void;
   /** Adds an exercise; one that is new to the choir takes longer to explain. */
   readonly take: (exercise: Exercise, isNew?: boolean) => void;
 }
 
-/**
- * The acts on a plan. Each reads the plan as it is at that moment: keys can come faster than the
- * page is drawn. What was added, moved or taken out is told to `tell`; what has to be seen before it is
- * done goes to `ask`, and goes away with the next act.
- */
-export function planActs(
+/** What acts are made of: the plan as it is at that moment, and ways to change it. */
+function tools(
   store: PlanStore,
   tell: (fact: EditFact) => void,
   ask: (proposal: KeyProposal | undefined) => void,
-): PlanActs {
+) {
+  const { edit } = store.getState();
   const now = () => {
     const { chosen, document } = store.getState();
     const place = document.segments.findIndex(({ id }) => id === chosen);
     return { document, place, segment: document.segments[place] };
-  };
-  const { edit } = store.getState();
-  const withChosen = (act: (segment: Segment) => void) => {
-    const { segment } = now();
-    if (segment) act(segment);
-  };
-  const move = (id: string, to: number) => {
-    edit(moveTo(now().document, id, to)).forEach(tell);
   };
   const change = (changed: Partial<Choices>, label: string) => {
     const { segment } = now();
     ask(undefined);
     if (segment) edit(choose(segment.id, changed), label);
   };
-  const follow = (step: KeyStep, label: string) => {
-    if (step.kind === 'do') change(step.choices, label);
-    else ask(step.proposal);
+  return {
+    ...{ store, now, change, edit, ask },
+    withChosen: (act: (segment: Segment) => void) => {
+      const { segment } = now();
+      if (segment) act(segment);
+    },
+    /** Does an edit, where there is one to be done, and tells of it. */
+    make: (made: PlanEdit | undefined) => {
+      ask(undefined);
+      if (made) edit(made).forEach(tell);
+    },
+    /** What is chosen, where it is more than one segment. */
+    several: (): ReadonlySet<string> | undefined => {
+      const all = chosenTogether(store.getState());
+      return all.length > 1 ? new Set(all) : undefined;
+    },
+    follow: (step: KeyStep, label: string) => {
+      if (step.kind === 'do') change(step.choices, label);
+      else ask(step.proposal);
+    },
   };
+}
+type Tools = ReturnType<typeof tools>;
+
+/** What is done to segments as a whole; to all that are chosen, where there are several. */
+function segmentActs({ store, now, withChosen, make, several, ask }: Tools) {
+  return {
+    goBy: (places) => {
+      ask(undefined);
+      const { document, place } = now();
+      const to = Math.min(document.segments.length - 1, Math.max(0, place + places));
+      const id = document.segments[to]?.id;
+      if (id) store.getState().choose(id);
+    },
+    moveTo: (id, place) => make(moveTo(now().document, id, place)),
+    moveBy: (places) => {
+      const { segment, place, document } = now();
+      const all = several();
+      if (all) make(moveSeveral(document, all, places < 0 ? -1 : 1));
+      else if (segment) make(moveTo(document, segment.id, place + places));
+    },
+    takeOut: () => {
+      const all = several();
+      if (all) make(takeOutSeveral(now().document, all));
+      else withChosen(({ id }) => make(takeOut(id)));
+    },
+    pin: (pinned) =>
+      withChosen(({ id }) => {
+        const all = several();
+        const one = choose(id, { pinned: pinned ? true : undefined });
+        make(all ? pinSeveral(now().document, all, pinned) : one);
+      }),
+    onceMore: () => withChosen(({ id }) => make(onceMore(now().document, id, newId()))),
+    split: () => withChosen(({ id }) => make(split(now().document, id, newId()))),
+    putInstead: (exercise, isNew) =>
+      withChosen(({ id }) => make(insteadOf(now().document, id, exercise, newId(), isNew))),
+    take: (exercise, isNew) => make(addExercise(now().document, exercise, newId(), isNew)),
+  } satisfies Partial<PlanActs>;
+}
+
+/** What is done to the keys of the chosen segment. */
+function keyActs({ now, withChosen, change, follow, edit, ask }: Tools) {
   const start = (tonic: MidiNote | null) => {
     const { segment, document } = now();
     if (!segment) return;
@@ -85,19 +149,6 @@ export function planActs(
     return keys.best.start;
   };
   return {
-    choose: change,
-    goBy: (places) => {
-      ask(undefined);
-      const { document, place } = now();
-      const to = Math.min(document.segments.length - 1, Math.max(0, place + places));
-      const id = document.segments[to]?.id;
-      if (id) store.getState().choose(id);
-    },
-    moveTo: move,
-    moveBy: (places) => {
-      const { segment, place } = now();
-      if (segment) move(segment.id, place + places);
-    },
     startOn: start,
     startBy: (semitones) => {
       const best = bestStart();
@@ -105,18 +156,37 @@ export function planActs(
       if (best === undefined || !segment) return;
       start((segment.choices.start ?? best) + semitones);
     },
-    keysBy: (count) => {
-      const { segment, document } = now();
-      if (!segment) return;
-      const repetitions = inLimits('repetitions', segment.choices.repetitions + count);
-      follow(keysNumber(segment, repetitions, document), `${segment.id} repetitions`);
-    },
+    keysBy: (count) =>
+      withChosen((segment) => {
+        const repetitions = inLimits('repetitions', segment.choices.repetitions + count);
+        follow(keysNumber(segment, repetitions, now().document), `${segment.id} repetitions`);
+      }),
     tellPart: (part, place, move) =>
       withChosen((one) => change(tellPart(one, part, place, move), `${one.id} ${part} ${place}`)),
     untell: (part) => withChosen((one) => change(untellPart(one, part), `${one.id} untold`)),
-    takeOut: () => withChosen(({ id }) => edit(takeOut(id)).forEach(tell)),
-    take: (exercise, isNew) => {
-      edit(addExercise(now().document, exercise, newId(), isNew)).forEach(tell);
+    resize: (id, wanted) => {
+      const { document } = now();
+      const segment = document.segments.find((one) => one.id === id);
+      if (!segment) return;
+      const step = keysNumber(segment, inLimits('repetitions', wanted), document);
+      ask(undefined);
+      // What has to be seen first is not done by a hand that pulls.
+      if (step.kind === 'do') edit(choose(id, step.choices), `${id} repetitions`);
     },
-  };
+    talkFor: (id, seconds) => void edit(choose(id, { talk: seconds }), `${id} talk`),
+  } satisfies Partial<PlanActs>;
+}
+
+/**
+ * The acts on a plan. Each reads the plan as it is at that moment: keys can come faster than the
+ * page is drawn. What was added, moved or taken out is told to `tell`; what has to be seen before it is
+ * done goes to `ask`, and goes away with the next act.
+ */
+export function planActs(
+  store: PlanStore,
+  tell: (fact: EditFact) => void,
+  ask: (proposal: KeyProposal | undefined) => void,
+): PlanActs {
+  const made = tools(store, tell, ask);
+  return { choose: made.change, ...segmentActs(made), ...keyActs(made) };
 }

@@ -1,6 +1,6 @@
 import { choose, performAll, takeOut } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf } from '@wide-fern/plan/testing';
-import { createPlanStore } from './planStore';
+import { chosenTogether, createPlanStore } from './planStore';
 
 const document = documentOf('coat-off', 'narrow-hum', 'pulley');
 const open = () => createPlanStore(planOf(document), documentOf());
@@ -98,4 +98,46 @@ describe('a plan’s store', () => {
       expect(store.getState().document).toBe(other);
     },
   );
+
+  it('goes back many steps at once and on again, and knows each by what it did', () => {
+    const store = open();
+    const { edit, goBack } = store.getState();
+    edit(choose('narrow-hum', { tempo: 90 }));
+    edit(takeOut('coat-off'));
+    edit(choose('pulley', { tempo: 91 }));
+    const { document: done, past } = store.getState();
+    expect(past.map(({ facts }) => facts[0]!.code)).toEqual(['chosen', 'taken-out', 'chosen']);
+    goBack(-2);
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum', 'pulley']);
+    expect(store.getState().document.segments[1]!.choices.tempo).toBe(90);
+    expect(store.getState().future.map(({ facts }) => facts[0]!.code)).toEqual([
+      'taken-out',
+      'chosen',
+    ]);
+    goBack(2);
+    expect(store.getState().document).toEqual(done);
+    expect(store.getState().past.map(({ facts }) => facts[0]!.code)).toEqual([
+      'chosen',
+      'taken-out',
+      'chosen',
+    ]);
+  });
+
+  it('keeps some chosen beside the chosen one, until only one is meant', () => {
+    const store = open();
+    const { choose: pick, keepChosen, chooseOnlyOne } = store.getState();
+    keepChosen();
+    pick('pulley');
+    expect(chosenTogether(store.getState())).toEqual(['coat-off', 'pulley']);
+    pick('coat-off');
+    keepChosen();
+    expect(chosenTogether(store.getState())).toEqual(['coat-off']);
+    pick('narrow-hum', 'beside');
+    expect(chosenTogether(store.getState())).toEqual(['coat-off', 'narrow-hum']);
+    // What is gone is not chosen any more.
+    store.getState().edit(takeOut('coat-off'));
+    expect(chosenTogether(store.getState())).toEqual(['narrow-hum']);
+    chooseOnlyOne();
+    expect(store.getState().also).toEqual([]);
+  });
 });

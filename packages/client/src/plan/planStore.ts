@@ -5,7 +5,7 @@ import {
   type PlanDocument,
   type PlanEdit,
 } from '@wide-fern/contract';
-import { factsOf, perform, replaceBy, sameSegments, type Merged } from '@wide-fern/plan';
+import { factsOf, joined, perform, replaceBy, sameSegments, type Merged } from '@wide-fern/plan';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 
 /** Where the last change has got to. */
@@ -19,10 +19,11 @@ export type Saving =
   | { readonly kind: 'refused'; readonly message: string }
   | { readonly kind: 'clash'; readonly theirs: Plan };
 
-/** An edit that was done, and the one that undoes it. */
+/** An edit that was done, the one that undoes it, and what it did. */
 export interface Step {
   readonly edit: PlanEdit;
   readonly inverse: PlanEdit;
+  readonly facts: readonly EditFact[];
 }
 
 /** A plan while it is edited. */
@@ -40,6 +41,8 @@ export interface PlanState {
   /** When the server stored the acknowledged document; null before the first save. */
   readonly savedAt: string | null;
   readonly chosen: string | null;
+  /** Segments that are chosen beside it: what is done is done to all of them. */
+  readonly also: readonly string[];
 }
 
 export interface PlanHandling {
@@ -47,7 +50,13 @@ export interface PlanHandling {
   readonly edit: (edit: PlanEdit, label?: string) => readonly EditFact[];
   readonly undo: () => void;
   readonly redo: () => void;
-  readonly choose: (segment: string | null) => void;
+  /** So many steps back (below 0), or on again, at once. */
+  readonly goBack: (steps: number) => void;
+  /** Chooses a segment; beside what is chosen already where it is said. */
+  readonly choose: (segment: string | null, beside?: 'beside') => void;
+  /** Keeps the chosen one chosen while another is chosen, or not any more. */
+  readonly keepChosen: () => void;
+  readonly chooseOnlyOne: () => void;
   readonly setSaving: (saving: Saving) => void;
   /** The server has stored this document as this version, and heard of these facts. */
   readonly stored: (document: PlanDocument, plan: Plan, told?: readonly EditFact[]) => void;
@@ -82,6 +91,13 @@ function nextChosen({ document, chosen }: PlanState, next: PlanDocument): string
 const joinedFacts = (before: readonly EditFact[], now: readonly EditFact[], joins: boolean) =>
   [...(joins ? before.slice(0, -now.length) : before), ...now].slice(-mostFacts);
 
+/** Two steps as one: what each chose is chosen, and taken back. */
+const joinedSteps = (before: Step, { edit, inverse, facts }: Step): Step => ({
+  edit: joined(before.edit, edit) ?? edit,
+  inverse: joined(inverse, before.inverse) ?? before.inverse,
+  facts,
+});
+
 /** The document, or the acknowledged one when both say the same: then nothing is unsaved. */
 const settled = (document: PlanDocument, { acknowledged }: PlanState): PlanDocument =>
   sameSegments(document, acknowledged) ? acknowledged : document;
@@ -99,9 +115,11 @@ function stepped(state: PlanState, from: 'past' | 'future'): Partial<PlanState> 
     const facts = factsOf(edit, state.document, document);
     return {
       document,
-      past: isBack ? waiting : pushed(state.past, { edit, inverse: performed.inverse }),
+      past: isBack
+        ? waiting
+        : pushed(state.past, { edit, inverse: performed.inverse, facts: step.facts }),
       future: isBack
-        ? [{ edit: performed.inverse, inverse: step.inverse }, ...state.future]
+        ? [{ edit: performed.inverse, inverse: step.inverse, facts: step.facts }, ...state.future]
         : waiting,
       unsaved: joinedFacts(state.unsaved, facts, false),
       chosen: stillChosen(document, state.chosen),
@@ -146,6 +164,7 @@ const taken = (state: PlanState, theirs: Plan): Partial<PlanState> => ({
 const replacing = (now: PlanDocument, before: PlanDocument) => ({
   edit: replaceBy(now),
   inverse: replaceBy(before),
+  facts: [{ code: 'replaced' }] as const,
 });
 
 function adopted(state: PlanState, theirs: Plan): Partial<PlanState> {
@@ -177,6 +196,14 @@ function afterClash(state: PlanState, which: 'mine' | 'theirs'): Partial<PlanSta
   return { ...baseOf(theirs), past, future: [], saving: { kind: 'changed' } };
 }
 
+/** What is chosen beside, with what is chosen now. */
+const withChosen = ({ chosen, also }: PlanState): readonly string[] =>
+  chosen === null || also.includes(chosen) ? also : [...also, chosen];
+
+/** The segments that what is done is done to, in the plan's order. */
+export const chosenTogether = ({ document, chosen, also }: PlanState): readonly string[] =>
+  document.segments.flatMap(({ id }) => (id === chosen || also.includes(id) ? [id] : []));
+
 /** A store for one plan, from what the server has of it or from an empty document. */
 export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanStore {
   const document = plan?.document ?? empty;
@@ -191,6 +218,7 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
     saving: { kind: 'saved', at: plan?.savedAt ?? null },
     savedAt: plan?.savedAt ?? null,
     chosen: document.segments[0]?.id ?? null,
+    also: [],
     edit: (edit, label) => {
       const state = get();
       const performed = perform(state.document, edit);
@@ -199,10 +227,11 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
       const joins = label !== undefined && label === lastLabel && last !== undefined;
       lastLabel = label;
       const facts = factsOf(edit, state.document, performed.document);
-      const inverse = joins ? last.inverse : performed.inverse;
+      const step = { edit, inverse: performed.inverse, facts };
+      const joint = joins ? joinedSteps(last, step) : step;
       set({
         document: performed.document,
-        past: pushed(joins ? state.past.slice(0, -1) : state.past, { edit, inverse }),
+        past: pushed(joins ? state.past.slice(0, -1) : state.past, joint),
         future: [],
         unsaved: joinedFacts(state.unsaved, facts, joins),
         chosen: nextChosen(state, performed.document),
@@ -217,7 +246,20 @@ export function createPlanStore(plan: Plan | null, empty: PlanDocument): PlanSto
       lastLabel = undefined;
       set((state) => stepped(state, 'future'));
     },
-    choose: (chosen) => set({ chosen }),
+    goBack: (steps) => {
+      lastLabel = undefined;
+      const from = steps < 0 ? 'past' : 'future';
+      for (let i = 0; i < Math.abs(steps); i += 1) set((state) => stepped(state, from));
+    },
+    choose: (chosen, beside) =>
+      set((state) => ({ chosen, also: beside ? withChosen(state) : state.also })),
+    keepChosen: () =>
+      set(({ chosen, also }) => ({
+        also: also
+          .filter((id) => id !== chosen)
+          .concat(chosen && !also.includes(chosen) ? chosen : []),
+      })),
+    chooseOnlyOne: () => set({ also: [] }),
     setSaving: (saving) => set({ saving }),
     stored: (stored, plan, told = []) => set((state) => kept(state, stored, plan, told)),
     adopt: (theirs) => {
