@@ -38,3 +38,5 @@ export * from './dates';
 export * from './room';
 export * from './tonight/steps';
 export * from './plan/leading';
+export * from './plan/instead';
+export * from './plan/said';

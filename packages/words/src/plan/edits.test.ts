@@ -1,7 +1,8 @@
 import { choose, compare, moveTo, performAll, takeOut } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { differenceInWords } from './compare';
-import { editInWords, editSaid } from './edits';
+import { editInWords } from './edits';
+import { editSaid } from './said';
 
 describe('edits in words', () => {
   it('are listed in a history', () => {

@@ -2,18 +2,21 @@ import { Box } from '@chakra-ui/react';
 import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import type { Together } from './bench/Together';
 import { lazy, Suspense } from 'react';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
 import type { Opened, PlanDoing } from './model/usePlanActs';
 import type { Behind } from './model/useBehind';
-import { NothingPlanned } from './NothingPlanned';
 import { Away } from './Away';
 
 /** The bench comes right behind the page: what is drawn to scale stands first. */
 const bench = import('./bench/Bench');
 const Bench = lazy(() => bench.then((it) => ({ default: it.Bench })));
+const NothingPlanned = lazy(() =>
+  import('./NothingPlanned').then((it) => ({ default: it.NothingPlanned })),
+);
 const ShortcutList = lazy(() =>
   import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
 );
@@ -28,6 +31,16 @@ const FitToTime = lazy(() =>
   ),
 );
 
+const Instead = lazy(() =>
+  import('./instead/Instead').then(
+    (it) => ({ default: it.Instead }),
+    () => ({ default: Away }),
+  ),
+);
+const WhatWasDone = lazy(() =>
+  import('./history/WhatWasDone').then((it) => ({ default: it.WhatWasDone })),
+);
+
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
   open,
@@ -39,6 +52,7 @@ export function Below({
   evaluated,
   behind,
   width,
+  together,
   onBuild,
   borderTopWidth,
 }: {
@@ -51,12 +65,18 @@ export function Below({
   readonly evaluated: Evaluated | undefined;
   readonly behind: Behind | undefined;
   readonly width: number;
+  /** What is chosen together, where it is more than one segment. */
+  readonly together: Together | undefined;
   readonly onBuild: () => void;
   readonly borderTopWidth: string;
 }) {
   const { setOpen, focusChosen, shortcuts, letters, setLetters, hearing, actions, take } = acts;
   const { choir, mayEdit } = useHere();
   const { writing, phraseSeconds } = choir;
+  const toBench = () => {
+    setOpen('bench');
+    focusChosen();
+  };
   return (
     <Box flex="1" bg="sheet" borderTopWidth={borderTopWidth} borderTopColor="fern">
       {open === 'keys' && (
@@ -80,10 +100,7 @@ export function Below({
             forbids={evening.forbids}
             writing={writing}
             onTake={take}
-            onClose={() => {
-              setOpen('bench');
-              focusChosen();
-            }}
+            onClose={toBench}
           />
         </Suspense>
       )}
@@ -92,11 +109,24 @@ export function Below({
           <FitToTime
             {...{ evening, item, store }}
             onTake={store.getState().edit}
-            onClose={() => {
-              setOpen('bench');
-              focusChosen();
-            }}
+            onClose={toBench}
           />
+        </Suspense>
+      )}
+      {open === 'instead' && evaluated && (
+        <Suspense fallback={<Loading what="what could stand there" />}>
+          <Instead
+            {...{ evening, item }}
+            document={plan.document}
+            segment={evaluated.segment}
+            onTake={acts.putInstead}
+            onClose={toBench}
+          />
+        </Suspense>
+      )}
+      {open === 'done' && (
+        <Suspense fallback={<Loading what="what was done" />}>
+          <WhatWasDone store={store} onClose={toBench} />
         </Suspense>
       )}
       {open === 'bench' &&
@@ -113,18 +143,21 @@ export function Below({
               mayEdit={mayEdit}
               width={width}
               hearing={hearing}
-              actions={actions}
+              actions={{ ...actions, instead: () => setOpen('instead') }}
+              together={together}
               proposal={acts.proposal}
               onLeave={acts.leaveProposal}
             />
           </Suspense>
         ) : (
-          <NothingPlanned
-            mayEdit={mayEdit}
-            minutes={plan.allotted / 60}
-            onBuild={onBuild}
-            onShelf={() => setOpen('shelf')}
-          />
+          <Suspense fallback={null}>
+            <NothingPlanned
+              mayEdit={mayEdit}
+              minutes={plan.allotted / 60}
+              onBuild={onBuild}
+              onShelf={() => setOpen('shelf')}
+            />
+          </Suspense>
         ))}
     </Box>
   );

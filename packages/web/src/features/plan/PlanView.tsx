@@ -25,10 +25,11 @@ import { usePlanActs } from './model/usePlanActs';
 import { useBehind } from './model/useBehind';
 import { usePlanDrawing } from './model/usePlanDrawing';
 import { PlanNotices } from './PlanNotices';
-import { PartSwitch } from './PartSwitch';
 import { SegmentStrip } from './SegmentStrip';
 import { TitleLine } from './TitleLine';
 
+/** Only a narrow page shows one part at a time. */
+const PartSwitch = lazy(() => import('./PartSwitch').then((it) => ({ default: it.PartSwitch })));
 /** What is drawn over the weave comes right behind the page. */
 const Over = lazy(() => import('./drawing/Over'));
 /** What should be looked at is fetched where there is anything. */
@@ -49,8 +50,8 @@ export function PlanView({
 }) {
   const { choir, mayEdit } = useHere();
   const { writing } = choir;
-  const { document, chosen } = useStore(store);
-  const { edit, choose } = store.getState();
+  const { document, chosen, also, past, future } = useStore(store);
+  const { edit, choose, chooseOnlyOne } = store.getState();
   const [part, setPart] = useState(0);
   const signs = useSigns('plan');
   const frame = useRef<HTMLDivElement>(null);
@@ -66,10 +67,14 @@ export function PlanView({
   const behind = useBehind(evening, plan);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
+  const together = plan.segments.filter(
+    ({ segment: { id } }) => id === chosen || also.includes(id),
+  );
   const acts = usePlanActs(store, frame, evaluated, onBuild);
   const { open, setOpen, said, setSaid, actions, go } = acts;
-  const chooseSegment = (id: string) => {
-    choose(id);
+  const chooseSegment = (id: string, beside = false) => {
+    if (!beside) chooseOnlyOne();
+    choose(id, beside ? 'beside' : undefined);
     setOpen('bench');
   };
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
@@ -80,6 +85,11 @@ export function PlanView({
         {...{ evening, item, plan, start, clock, onBuild }}
         onShelf={() => setOpen(isShelf ? 'bench' : 'shelf')}
         onFit={() => setOpen('fit')}
+        onDone={
+          mayEdit && past.length + future.length > 0
+            ? () => setOpen(open === 'done' ? 'bench' : 'done')
+            : undefined
+        }
       />
       <PlanNotices
         store={store}
@@ -107,7 +117,7 @@ export function PlanView({
         clock={clock}
         chosen={chosen}
         writing={writing}
-        onChoose={chooseSegment}
+        onChoose={(id) => chooseSegment(id)}
       >
         <Suspense fallback={null}>
           <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
@@ -126,12 +136,15 @@ export function PlanView({
           )
         }
         chosen={chosen}
+        also={also}
         mayEdit={mayEdit}
         writing={writing}
         forbids={evening.forbids}
         onChoose={chooseSegment}
         onGo={go}
         onMove={actions.moveTo}
+        onResize={actions.resize}
+        onTalk={actions.talkFor}
         free={
           freeWidth > 70 && (
             <FreePlace
@@ -142,13 +155,15 @@ export function PlanView({
         }
       />
       {narrow && (
-        <PartSwitch
-          sections={sections}
-          part={part}
-          onPart={setPart}
-          segment={evaluated ? `${at + 1} of ${document.segments.length}` : ''}
-          onSegment={go}
-        />
+        <Suspense fallback={<Box minH="52px" />}>
+          <PartSwitch
+            sections={sections}
+            part={part}
+            onPart={setPart}
+            segment={evaluated ? `${at + 1} of ${document.segments.length}` : ''}
+            onSegment={go}
+          />
+        </Suspense>
       )}
       {behind && (
         <Suspense fallback={null}>
@@ -158,7 +173,7 @@ export function PlanView({
             evening={evening}
             writing={writing}
             mayEdit={mayEdit}
-            onShow={chooseSegment}
+            onShow={(id) => chooseSegment(id)}
             onRemedy={(remedy) => edit(remedy.edit)}
           />
         </Suspense>
@@ -173,6 +188,15 @@ export function PlanView({
         evaluated={evaluated}
         behind={behind}
         width={width}
+        together={
+          together.length > 1
+            ? {
+                count: together.length,
+                seconds: together.reduce((sum, one) => sum + one.computed.seconds, 0),
+                onOnlyOne: chooseOnlyOne,
+              }
+            : undefined
+        }
         onBuild={onBuild}
         borderTopWidth={narrow ? '1px' : '2px'}
       />
@@ -199,6 +223,7 @@ function PlanTitle({
   onBuild,
   onShelf,
   onFit,
+  onDone,
 }: {
   readonly evening: Evening;
   readonly item: string;
@@ -208,6 +233,8 @@ function PlanTitle({
   readonly onBuild: () => void;
   readonly onShelf: () => void;
   readonly onFit: () => void;
+  /** Shows what was done; undefined where nothing was. */
+  readonly onDone: (() => void) | undefined;
 }) {
   const { choir, mayEdit } = useHere();
   return (
@@ -225,6 +252,11 @@ function PlanTitle({
       {mayEdit && plan.segments.length > 0 && (isTooLong(plan) || plan.left >= leastFree) && (
         <WordButton fontSize="13px" onClick={onFit}>
           fit to time
+        </WordButton>
+      )}
+      {onDone && (
+        <WordButton fontSize="13px" onClick={onDone}>
+          what was done
         </WordButton>
       )}
       {mayEdit && (

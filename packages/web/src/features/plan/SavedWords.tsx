@@ -1,8 +1,9 @@
 import { Box } from '@chakra-ui/react';
 import { useStore } from 'zustand';
 import { WordButton, WordLink } from '../../ui/words';
-import type { PlanStore } from '@wide-fern/client';
+import type { PlanStore, Step } from '@wide-fern/client';
 import type { Clock } from '@wide-fern/words';
+import { useStepNames } from './model/useStepNames';
 
 /** What has become of the last change, and undo; one quiet line in the head. */
 export function SavedWords({
@@ -17,6 +18,8 @@ export function SavedWords({
   readonly saveNow: () => void;
 }) {
   const { saving, past, future, undo, redo } = useStore(store);
+  const names = useStepNames();
+  const named = (step: Step | undefined) => step && names?.stepInWords(step);
   if (!mayEdit) return <span>you may look, not change</span>;
   return (
     <Box
@@ -26,10 +29,20 @@ export function SavedWords({
       flexWrap={{ base: 'wrap', md: 'nowrap' }}
       whiteSpace="nowrap"
     >
-      <WordButton fontSize="13px" onClick={undo} disabled={past.length === 0}>
+      <WordButton
+        fontSize="13px"
+        title={named(past.at(-1))}
+        onClick={undo}
+        disabled={past.length === 0}
+      >
         undo
       </WordButton>
-      <WordButton fontSize="13px" onClick={redo} disabled={future.length === 0}>
+      <WordButton
+        fontSize="13px"
+        title={named(future[0])}
+        onClick={redo}
+        disabled={future.length === 0}
+      >
         redo
       </WordButton>
       <Box

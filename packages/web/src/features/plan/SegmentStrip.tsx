@@ -18,12 +18,15 @@ import {
   strideInWords,
   wordingFor,
 } from '@wide-fern/words';
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode } from 'react';
 import { Attention } from '../../ui/Attention';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
 import type { TimeAxis } from '../../music/lanes/geometry';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+
+/** What is pulled comes right behind what is seen. */
+const SegmentEnds = lazy(() => import('./SegmentEnds').then((it) => ({ default: it.SegmentEnds })));
 
 const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });
 
@@ -42,8 +45,11 @@ function StripItem({
   bandsWording,
   not,
   isChosen,
+  isAlso,
   mayEdit,
   onChoose,
+  onResize,
+  onTalk,
 }: {
   readonly evaluated: Evaluated;
   readonly place: number;
@@ -52,11 +58,16 @@ function StripItem({
   /** What of it the place does not allow, in words. */
   readonly not: string | undefined;
   readonly isChosen: boolean;
+  /** Whether it is chosen beside the chosen one. */
+  readonly isAlso: boolean;
   readonly mayEdit: boolean;
-  readonly onChoose: () => void;
+  readonly onChoose: (beside: boolean) => void;
+  readonly onResize: (repetitions: number) => void;
+  readonly onTalk: (seconds: number) => void;
 }) {
   const { segment, computed } = evaluated;
   const { name } = segment.exercise;
+  const { pinned = false } = segment.choices;
   const sortable = useSortable({ id: segment.id, disabled: !mayEdit });
   const { setNodeRef, listeners, transform, transition, isDragging } = sortable;
   const room = roomFor(name, width);
@@ -86,8 +97,8 @@ function StripItem({
         data-drawn
         data-segment={segment.id}
         aria-current={isChosen ? 'true' : undefined}
-        aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}`}
-        onClick={onChoose}
+        aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}${pinned ? ', stays as it is' : ''}${isAlso ? ', chosen too' : ''}`}
+        onClick={(event) => onChoose(event.shiftKey)}
         {...listeners}
         tabIndex={isChosen ? 0 : -1}
         w="100%"
@@ -99,7 +110,7 @@ function StripItem({
         overflow="hidden"
         cursor={mayEdit ? 'grab' : 'pointer'}
         touchAction="pan-y"
-        bg={isChosen || isDragging ? 'sheet' : 'transparent'}
+        bg={isChosen || isDragging ? 'sheet' : isAlso ? 'sunk' : 'transparent'}
         borderRightWidth="1px"
         borderLeftWidth={isChosen ? '2px' : 0}
         borderColor={isChosen ? 'fern' : 'line'}
@@ -167,10 +178,30 @@ function StripItem({
             </Box>
           </>
         )}
+        {pinned && <Pinned />}
       </Box>
+      {mayEdit && !isDragging && (
+        <Suspense fallback={null}>
+          <SegmentEnds {...{ evaluated, width, isChosen, onResize, onTalk }} />
+        </Suspense>
+      )}
     </Box>
   );
 }
+
+/** A bar at the foot of a segment that stays as it is. */
+const Pinned = () => (
+  <Box
+    data-pinned
+    aria-hidden="true"
+    position="absolute"
+    left="5px"
+    bottom="1px"
+    w="16px"
+    h="3px"
+    bg="ink"
+  />
+);
 
 /** Arrows lead from one segment to the next; to the first and the last by their own keys. */
 const places: Readonly<Record<string, number>> = {
@@ -186,26 +217,34 @@ export function SegmentStrip({
   axis,
   label,
   chosen,
+  also,
   mayEdit,
   writing,
   forbids,
   onChoose,
   onGo,
   onMove,
+  onResize,
+  onTalk,
   free,
 }: {
   readonly plan: EvaluatedPlan;
   readonly axis: TimeAxis;
   readonly label: ReactNode;
   readonly chosen: string | null;
+  /** Chosen beside it. */
+  readonly also: readonly string[];
   readonly mayEdit: boolean;
   readonly writing: NoteWriting;
   /** What the place does not allow. */
   readonly forbids: readonly PlaceNeed[];
-  readonly onChoose: (segment: string) => void;
+  /** Chooses one; beside what is chosen already where that is meant. */
+  readonly onChoose: (segment: string, beside: boolean) => void;
   /** To another segment, so many places on. */
   readonly onGo: (by: number) => void;
   readonly onMove: (segment: string, to: number) => void;
+  readonly onResize: (segment: string, repetitions: number) => void;
+  readonly onTalk: (segment: string, seconds: number) => void;
   /** What stands in the time left over. */
   readonly free: ReactNode;
 }) {
@@ -262,8 +301,11 @@ export function SegmentStrip({
                   bandsWording={{ path: keyPath(computed.keys, wording) }}
                   not={notPossibleInWords(segment.exercise.needs, forbids)}
                   isChosen={segment.id === chosen}
+                  isAlso={segment.id !== chosen && also.includes(segment.id)}
                   mayEdit={mayEdit}
-                  onChoose={() => onChoose(segment.id)}
+                  onChoose={(beside) => onChoose(segment.id, beside)}
+                  onResize={(repetitions) => onResize(segment.id, repetitions)}
+                  onTalk={(seconds) => onTalk(segment.id, seconds)}
                 />
               );
             })}

@@ -223,6 +223,111 @@ describe('a plan on the page', () => {
   });
 });
 
+describe('segments by hand', () => {
+  const button = (name: string | RegExp) => screen.findByRole('button', { name });
+  const order = (store: PlanStore) =>
+    store.getState().document.segments.map((one) => one.exercise.id);
+
+  it('are chosen together, and what is done is done to all of them', async () => {
+    const store = await view();
+    fireEvent.click(segments()[1]!);
+    fireEvent.click(segments()[2]!, { shiftKey: true });
+    expect(await screen.findByText(/^Chosen together: two segments, \d:\d\d$/)).toBeTruthy();
+    fireEvent.click(await button('earlier'));
+    expect(order(store)).toEqual(['narrow-hum', 'pulley', 'coat-off']);
+    fireEvent.click(await button('only this one'));
+    fireEvent.click(await button('leave out'));
+    expect(order(store)).toEqual(['narrow-hum', 'coat-off']);
+    // By keys too: one is kept, the next comes to it.
+    press('x');
+    press('n');
+    press('p');
+    expect(store.getState().also).toHaveLength(1);
+  });
+
+  it('come once more, in two parts, and stay', async () => {
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    fireEvent.click(await button('once more'));
+    expect(order(store).slice(2)).toEqual(['pulley', 'pulley']);
+    fireEvent.click(await button('in two parts'));
+    expect(order(store).slice(2)).toEqual(['pulley', 'pulley', 'pulley']);
+    fireEvent.click(await button('stays as it is'));
+    expect(await button('may change again')).toBeTruthy();
+    expect(segments().at(-1)!.getAttribute('aria-label')).toMatch(/, stays as it is$/);
+  });
+
+  it('are pulled longer and shorter at their end, and their talk too, one undo each', async () => {
+    HTMLElement.prototype.setPointerCapture = () => undefined;
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    const before = store.getState().document;
+    const pull = (what: 'end' | 'talk', steps: readonly number[]) => {
+      const handles = strip().querySelectorAll(`[data-pull="${what}"]`);
+      const handle = handles[handles.length - 1]!;
+      const at = (x: number) => ({ clientX: x, pointerId: 1, button: 0 });
+      fireEvent(handle, new MouseEvent('pointerdown', { ...at(100), bubbles: true }));
+      for (const by of steps) fireEvent(handle, new MouseEvent('pointermove', at(100 + by)));
+      fireEvent(handle, new MouseEvent('pointerup', at(0)));
+      fireEvent(handle, new MouseEvent('pointermove', at(900)));
+    };
+    const choices = () => store.getState().document.segments[2]!.choices;
+    pull('end', [-30, -60, -40]);
+    expect(choices().repetitions).toBeLessThan(7);
+    expect(choices().repetitions).toBeGreaterThan(1);
+    pull('talk', [20, 40]);
+    expect(choices().talk).toBeGreaterThan(23);
+    expect(choices().talk % 5).toBe(0);
+    act(() => store.getState().goBack(-2));
+    expect(store.getState().document).toBe(before);
+  });
+
+  it('are changed for another, which says before what that changes', async () => {
+    serve({
+      showExercises: () => ({ ...{ own: [], lastUsed: {}, templates: [] }, marks: {} }),
+      listEvenings: () => ({ items: [], next: null }),
+    });
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    press('i');
+    const region = await screen.findByRole('region', { name: 'Instead of Pulley' });
+    const [first] = await within(region).findAllByRole('button', { name: /^Take .+ instead: / });
+    const name = /^Take (.+) instead/.exec(first!.getAttribute('aria-label')!)![1]!;
+    fireEvent.click(first!);
+    expect(store.getState().document.segments[2]!.exercise.name).toBe(name);
+    expect(said()).toContain(`${name} stands in place of Pulley; undo brings it back.`);
+    expect(await screen.findByRole('region', { name: `Bench: ${name}` })).toBeTruthy();
+  });
+});
+
+describe('what was done', () => {
+  it('stands there by its name, and any of it is gone back to', async () => {
+    const store = await view();
+    fireEvent.click(segments()[2]!);
+    act(() => {
+      store.getState().edit(takeOut('coat-off'));
+    });
+    press('o');
+    press('w');
+    const region = await screen.findByRole('region', { name: 'What was done' });
+    const lines = () =>
+      within(region)
+        .getAllByRole('listitem')
+        .map((one) => one.firstChild?.textContent);
+    expect(lines()).toEqual(['The plan as it is', 'Pulley added as number 3', 'Coat off left out']);
+    const back = within(region).getAllByRole('button', { name: 'back to before this' });
+    fireEvent.click(back[1]!);
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'narrow-hum', 'pulley']);
+    expect(lines().slice(0, 2)).toEqual([
+      'Pulley added as number 3: undone',
+      'Coat off left out: undone',
+    ]);
+    fireEvent.click(within(region).getAllByRole('button', { name: 'again, up to here' })[0]!);
+    expect(store.getState().document.segments).toHaveLength(3);
+    expect(idsOf(store.getState().document)).not.toContain('coat-off');
+  });
+});
+
 describe('the keys of a plan', () => {
   const acts = (mayEdit: boolean) =>
     planShortcuts({
@@ -236,6 +341,11 @@ describe('the keys of a plan', () => {
       redo: () => undefined,
       build: () => undefined,
       fit: () => undefined,
+      keepChosen: () => undefined,
+      onceMore: () => undefined,
+      pin: () => undefined,
+      instead: () => undefined,
+      whatWasDone: () => undefined,
       openShelf: () => undefined,
       toggleKeys: () => undefined,
     });

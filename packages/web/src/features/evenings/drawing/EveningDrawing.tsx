@@ -15,11 +15,13 @@ import { agendaMinutes, clockAfter, moved, usualItems, withItem, withNew } from 
 import type { EveningSaving } from '../model/useEveningSaving';
 import { AdviceLines } from './AdviceLines';
 import { EveningClock } from './EveningClock';
-import { ItemPanel } from './ItemPanel';
 import { eveningScale } from './scale';
 
 /** Beneath the clock, which does not wait for it. */
 const AskedLanes = lazy(() => import('./AskedLanes').then((it) => ({ default: it.AskedLanes })));
+
+/** Right behind what is drawn. */
+const ItemPanel = lazy(() => import('./ItemPanel').then((it) => ({ default: it.ItemPanel })));
 
 const shortWarmUp = 3;
 
@@ -124,23 +126,25 @@ export function EveningDrawing({
       )}
       {chosen && (
         <Box borderTopWidth="2px" borderColor="fern" mt="12px" pt="12px">
-          <ItemPanel
-            item={chosen}
-            times={`${at(begins)} to ${at(begins + chosen.minutes)}`}
-            isFirst={place === 0}
-            isLast={place === agenda.length - 1}
-            pieces={pieces}
-            planLink={`/evenings/${evening.id}/plan/${chosen.id}`}
-            onChange={(next) =>
-              set(
-                withItem(agenda, chosen.id, next),
-                `${Object.keys(next).sort().join()} ${chosen.id}`,
-              )
-            }
-            onMove={(by) => move(place, place + by)}
-            onRemove={takeOut}
-            onWarmUpBefore={isFull ? undefined : () => add('warm-up', place, shortWarmUp)}
-          />
+          <Suspense fallback={<Box minH="120px" />}>
+            <ItemPanel
+              item={chosen}
+              times={`${at(begins)} to ${at(begins + chosen.minutes)}`}
+              isFirst={place === 0}
+              isLast={place === agenda.length - 1}
+              pieces={pieces}
+              planLink={`/evenings/${evening.id}/plan/${chosen.id}`}
+              onChange={(next) =>
+                set(
+                  withItem(agenda, chosen.id, next),
+                  `${Object.keys(next).sort().join()} ${chosen.id}`,
+                )
+              }
+              onMove={(by) => move(place, place + by)}
+              onRemove={takeOut}
+              onWarmUpBefore={isFull ? undefined : () => add('warm-up', place, shortWarmUp)}
+            />
+          </Suspense>
         </Box>
       )}
     </Box>

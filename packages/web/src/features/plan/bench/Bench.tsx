@@ -10,6 +10,8 @@ import type { SegmentHearing } from '../model/useSegmentHearing';
 import type { BenchActions } from './actions';
 import { Choosing } from './Choosing';
 import { Middle } from './Middle';
+import { TogetherWords, type Together } from './Together';
+import { WholeSegment } from './WholeSegment';
 import { Words } from './Words';
 
 /** Where the chosen segment is worked on. */
@@ -24,6 +26,7 @@ export function Bench({
   width,
   hearing,
   actions,
+  together,
   proposal,
   onLeave,
 }: {
@@ -39,6 +42,8 @@ export function Bench({
   readonly width: number;
   readonly hearing: SegmentHearing;
   readonly actions: BenchActions;
+  /** What is chosen together with it, where anything is. */
+  readonly together: Together | undefined;
   /** What would become of its keys, while that is only asked. */
   readonly proposal: KeyProposal | undefined;
   readonly onLeave: () => void;
@@ -134,19 +139,8 @@ export function Bench({
           phraseSeconds={phraseSeconds}
           load={behind?.load}
         />
-        {mayEdit && (
-          <Flex gap="16px" mt="6px" wrap="wrap">
-            <WordButton fontSize="13px" onClick={() => actions.moveBy(-1)}>
-              earlier
-            </WordButton>
-            <WordButton fontSize="13px" onClick={() => actions.moveBy(1)}>
-              later
-            </WordButton>
-            <WordButton fontSize="13px" onClick={actions.takeOut}>
-              leave out
-            </WordButton>
-          </Flex>
-        )}
+        {together && <TogetherWords {...together} />}
+        {mayEdit && <WholeSegment segment={segment} actions={actions} />}
       </Box>
     </Box>
   );

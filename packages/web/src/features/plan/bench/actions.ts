@@ -3,5 +3,17 @@ import type { PlanActs } from '@wide-fern/client';
 /** What the bench can do to its segment. */
 export type BenchActions = Pick<
   PlanActs,
-  'choose' | 'startOn' | 'keysBy' | 'moveBy' | 'tellPart' | 'untell' | 'takeOut'
->;
+  | 'choose'
+  | 'startOn'
+  | 'keysBy'
+  | 'moveBy'
+  | 'tellPart'
+  | 'untell'
+  | 'takeOut'
+  | 'pin'
+  | 'onceMore'
+  | 'split'
+> & {
+  /** Shows what could stand in its place. */
+  readonly instead: () => void;
+};

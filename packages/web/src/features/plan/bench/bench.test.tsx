@@ -29,6 +29,10 @@ function showBench(
     tellPart: jest.fn<BenchActions['tellPart']>(),
     untell: jest.fn<BenchActions['untell']>(),
     takeOut: jest.fn<BenchActions['takeOut']>(),
+    pin: jest.fn<BenchActions['pin']>(),
+    onceMore: jest.fn<BenchActions['onceMore']>(),
+    split: jest.fn<BenchActions['split']>(),
+    instead: jest.fn<BenchActions['instead']>(),
   };
   const onLeave = jest.fn();
   const [{ segment }] = plan.segments as [(typeof plan.segments)[number]];
@@ -54,6 +58,7 @@ function showBench(
         mayEdit={mayEdit}
         width={1280}
         actions={actions}
+        together={undefined}
         proposal={step && step.kind === 'ask' ? step.proposal : undefined}
         onLeave={onLeave}
       />

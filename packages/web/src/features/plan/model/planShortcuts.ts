@@ -13,6 +13,13 @@ export interface PlanActs {
   readonly redo: () => void;
   readonly build: () => void;
   readonly fit: () => void;
+  /** Keeps the chosen segment chosen beside the next one. */
+  readonly keepChosen: () => void;
+  readonly onceMore: () => void;
+  /** Whatever is built around it, it stays; or no longer. */
+  readonly pin: () => void;
+  readonly instead: () => void;
+  readonly whatWasDone: () => void;
   readonly openShelf: () => void;
   readonly toggleKeys: () => void;
 }
@@ -60,6 +67,21 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
       words: 'again what was undone',
       match: (event) => letter('U')(event) || (platformUndo(event) && event.shiftKey),
       act: acts.redo,
+    },
+    {
+      keys: 'x',
+      words: 'keep it chosen beside the next one, or not',
+      match: letter('x'),
+      act: acts.keepChosen,
+    },
+    { keys: 'o', words: 'the segment once more', match: letter('o'), act: acts.onceMore },
+    { keys: 's', words: 'it stays as it is, or may change', match: letter('s'), act: acts.pin },
+    { keys: 'i', words: 'another exercise instead', match: letter('i'), act: acts.instead },
+    {
+      keys: 'w',
+      words: 'what was done, and back to any of it',
+      match: letter('w'),
+      act: acts.whatWasDone,
     },
     { keys: 'b', words: 'build a warm-up', match: letter('b'), act: acts.build },
     { keys: 'f', words: 'fit to time', match: letter('f'), act: acts.fit },

@@ -10,7 +10,7 @@ import { useSegmentHearing } from './useSegmentHearing';
 import { useUndoSaid } from './useUndoSaid';
 
 /** What stands below the strip. */
-export type Opened = 'bench' | 'shelf' | 'keys' | 'fit';
+export type Opened = 'bench' | 'shelf' | 'keys' | 'fit' | 'instead' | 'done';
 
 /** The chosen segment has the focus as soon as it is drawn. */
 function focusIn(frame: RefObject<HTMLElement | null>): void {
@@ -55,6 +55,12 @@ export function usePlanActs(
     focusChosen();
   };
 
+  const putInstead = (exercise: Exercise, isNew: boolean) => {
+    actions.putInstead(exercise, isNew);
+    setOpen('bench');
+    focusChosen();
+  };
+
   const shortcuts = planShortcuts({
     mayEdit,
     go,
@@ -66,6 +72,11 @@ export function usePlanActs(
     redo,
     build,
     fit: () => setOpen('fit'),
+    keepChosen: store.getState().keepChosen,
+    onceMore: actions.onceMore,
+    pin: () => actions.pin(!evaluated?.segment.choices.pinned),
+    instead: () => setOpen('instead'),
+    whatWasDone: () => setOpen('done'),
     openShelf: () => setOpen('shelf'),
     toggleKeys: () => setOpen(open === 'keys' ? 'bench' : 'keys'),
   });
@@ -86,6 +97,7 @@ export function usePlanActs(
     focusChosen,
     go,
     take,
+    putInstead,
   };
 }
 

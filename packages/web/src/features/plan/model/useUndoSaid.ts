@@ -1,9 +1,10 @@
 import type { PlanStore } from '@wide-fern/client';
-import { editInWords } from '@wide-fern/words';
 import { useEffect } from 'react';
+import { useStepNames } from './useStepNames';
 
 /** Says aloud what was undone or done again, by whatever it was asked for. */
 export function useUndoSaid(store: PlanStore, say: (words: string) => void): void {
+  const names = useStepNames();
   useEffect(
     () =>
       store.subscribe((now, before) => {
@@ -17,8 +18,9 @@ export function useUndoSaid(store: PlanStore, say: (words: string) => void): voi
           now.past.length + now.future.length !== before.past.length + before.future.length
         )
           return;
-        say(`${by > 0 ? 'Undone' : 'Done again'}: ${editInWords(fact)}.`);
+        const name = names ? `: ${names.editInWords(fact)}` : '';
+        say(`${by > 0 ? 'Undone' : 'Done again'}${name}.`);
       }),
-    [store, say],
+    [store, say, names],
   );
 }
