@@ -93,6 +93,8 @@ export const editFactSchema = z.discriminatedUnion('code', [
   z.object({
     code: z.literal('chosen'),
     name,
+    /** What is counted where its number was chosen. */
+    unit: z.enum(['keys', 'rounds', 'times']).optional(),
     field: z.enum([
       'tempo',
       'repetitions',

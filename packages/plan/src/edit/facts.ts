@@ -1,5 +1,5 @@
-import type { Choices, EditFact, PlanDocument, PlanEdit } from '@wide-fern/contract';
-import { segmentSeconds } from '@wide-fern/core';
+import type { Choices, EditFact, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
+import { hasKeys, segmentSeconds } from '@wide-fern/core';
 import { segmentOf } from '../document/document';
 import { toldCells } from './telling';
 
@@ -11,6 +11,7 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
   const place = (id: string): number => after.segments.findIndex((one) => one.id === id) + 1;
   const nameOf = (id: string): string =>
     (segmentOf(after, id) ?? segmentOf(before, id))?.exercise.name ?? '';
+  const unitOf = (id: string) => countedIn(segmentOf(after, id) ?? segmentOf(before, id));
   switch (edit.kind) {
     case 'add': {
       const { id, exercise } = edit.segment;
@@ -42,7 +43,8 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
           }
           // A choice that was taken back is told as nothing.
           const value = edit.choices[field] ?? null;
-          return [{ code: 'chosen', name: nameOf(edit.id), field, value }];
+          const counted = field === 'repetitions' ? { unit: unitOf(edit.id) } : {};
+          return [{ code: 'chosen', name: nameOf(edit.id), field, value, ...counted }];
         },
       );
     case 'together':
@@ -52,6 +54,13 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
     case 'replace':
       return [replacedFact(edit, after)];
   }
+}
+
+/** What a segment's number counts. */
+function countedIn(segment: Segment | undefined): 'keys' | 'rounds' | 'times' {
+  const music = segment?.exercise.music;
+  if (music?.kind === 'breath') return 'rounds';
+  return music && hasKeys(music) ? 'keys' : 'times';
 }
 
 /** What several edits at once did: as one where they are told as one, else each by itself. */

@@ -18,12 +18,14 @@ import {
 } from './leading';
 
 /** What was chosen, as a history lists it: «tempo 90». */
-function chosenInWords({ field, value }: Extract<EditFact, { code: 'chosen' }>): string {
+function chosenInWords({ field, value, unit }: Extract<EditFact, { code: 'chosen' }>): string {
   switch (field) {
     case 'tempo':
       return `tempo ${value}`;
     case 'repetitions':
-      return `${value} keys, rounds or times`;
+      return unit
+        ? counted(Number(value), unit.slice(0, -1), unit)
+        : `${value} keys, rounds or times`;
     case 'verses':
       return `${value} times in each key`;
     case 'step':

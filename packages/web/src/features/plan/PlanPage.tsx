@@ -35,6 +35,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
     setBuilding(building);
     setSearch(building ? { build: '' } : {});
   };
+  const [doneAsked, setDoneAsked] = useState(0);
   const editor = usePlanEditor(place, account.id, mayEdit);
   const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
   if (editor.kind === 'loading') {
@@ -55,7 +56,13 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
     <Frame
       place="Tonight"
       status={
-        <SavedWords store={editor.store} clock={clock} mayEdit={mayEdit} saveNow={editor.saveNow} />
+        <SavedWords
+          store={editor.store}
+          clock={clock}
+          mayEdit={mayEdit}
+          saveNow={editor.saveNow}
+          onDone={isBuilding ? undefined : () => setDoneAsked(doneAsked + 1)}
+        />
       }
     >
       {isBuilding && mayEdit ? (
@@ -72,6 +79,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
           evening={editor.evening}
           item={item}
           store={editor.store}
+          doneAsked={doneAsked}
           onBuild={() => show(true)}
         />
       )}

@@ -9,7 +9,7 @@ import {
   madeForInWords,
   type Clock,
 } from '@wide-fern/words';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
@@ -40,17 +40,20 @@ export function PlanView({
   evening,
   item,
   store,
+  doneAsked = 0,
   onBuild,
 }: {
   readonly evening: Evening;
   readonly item: string;
   readonly store: PlanStore;
+  /** How often it was asked what was done: each time that is shown, or put away again. */
+  readonly doneAsked?: number;
   /** Leads to where warm-ups are built. */
   readonly onBuild: () => void;
 }) {
   const { choir, mayEdit } = useHere();
   const { writing } = choir;
-  const { document, chosen, also, past, future } = useStore(store);
+  const { document, chosen, also } = useStore(store);
   const { edit, choose, chooseOnlyOne } = store.getState();
   const [part, setPart] = useState(0);
   const signs = useSigns('plan');
@@ -72,6 +75,9 @@ export function PlanView({
   );
   const acts = usePlanActs(store, frame, evaluated, onBuild);
   const { open, setOpen, said, setSaid, actions, go } = acts;
+  useEffect(() => {
+    if (doneAsked > 0) setOpen((shown) => (shown === 'done' ? 'bench' : 'done'));
+  }, [doneAsked, setOpen]);
   const chooseSegment = (id: string, beside = false) => {
     if (!beside) chooseOnlyOne();
     choose(id, beside ? 'beside' : undefined);
@@ -85,11 +91,6 @@ export function PlanView({
         {...{ evening, item, plan, start, clock, onBuild }}
         onShelf={() => setOpen(isShelf ? 'bench' : 'shelf')}
         onFit={() => setOpen('fit')}
-        onDone={
-          mayEdit && past.length + future.length > 0
-            ? () => setOpen(open === 'done' ? 'bench' : 'done')
-            : undefined
-        }
       />
       <PlanNotices
         store={store}
@@ -223,7 +224,6 @@ function PlanTitle({
   onBuild,
   onShelf,
   onFit,
-  onDone,
 }: {
   readonly evening: Evening;
   readonly item: string;
@@ -233,8 +233,6 @@ function PlanTitle({
   readonly onBuild: () => void;
   readonly onShelf: () => void;
   readonly onFit: () => void;
-  /** Shows what was done; undefined where nothing was. */
-  readonly onDone: (() => void) | undefined;
 }) {
   const { choir, mayEdit } = useHere();
   return (
@@ -252,11 +250,6 @@ function PlanTitle({
       {mayEdit && plan.segments.length > 0 && (isTooLong(plan) || plan.left >= leastFree) && (
         <WordButton fontSize="13px" onClick={onFit}>
           fit to time
-        </WordButton>
-      )}
-      {onDone && (
-        <WordButton fontSize="13px" onClick={onDone}>
-          what was done
         </WordButton>
       )}
       {mayEdit && (

@@ -11,11 +11,14 @@ export function SavedWords({
   clock,
   mayEdit,
   saveNow,
+  onDone,
 }: {
   readonly store: PlanStore;
   readonly clock: Clock;
   readonly mayEdit: boolean;
   readonly saveNow: () => void;
+  /** Shows what was done; undefined where that has no place. */
+  readonly onDone: (() => void) | undefined;
 }) {
   const { saving, past, future, undo, redo } = useStore(store);
   const names = useStepNames();
@@ -45,6 +48,11 @@ export function SavedWords({
       >
         redo
       </WordButton>
+      {onDone && past.length + future.length > 0 && (
+        <WordButton fontSize="13px" onClick={onDone}>
+          what was done
+        </WordButton>
+      )}
       <Box
         as="span"
         role="status"

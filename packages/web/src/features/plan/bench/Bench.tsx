@@ -65,6 +65,7 @@ export function Bench({
       pt="10px"
       pb="16px"
     >
+      {together && <TogetherWords {...together} />}
       <Box>
         <Flex align="baseline" gap="10px" wrap="wrap">
           <Name as="h2" fontSize="18px">
@@ -139,7 +140,6 @@ export function Bench({
           phraseSeconds={phraseSeconds}
           load={behind?.load}
         />
-        {together && <TogetherWords {...together} />}
         {mayEdit && <WholeSegment segment={segment} actions={actions} />}
       </Box>
     </Box>

@@ -12,7 +12,7 @@ export interface Together {
 /** How many are chosen, how long they take, and that what is done is done to all of them. */
 export function TogetherWords({ count, seconds, onOnlyOne }: Together) {
   return (
-    <Flex gap="14px" wrap="wrap" align="baseline" fontSize="13px" mt="6px" role="status">
+    <Flex gridColumn="1 / -1" gap="14px" wrap="wrap" align="baseline" fontSize="13px" role="status">
       <b>
         Chosen together: {counted(count, 'segment', 'segments')}, {lengthInFigures(seconds)}
       </b>
