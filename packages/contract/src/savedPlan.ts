@@ -32,5 +32,13 @@ export const planVersionSchema = z.object({
   savedAt: z.iso.datetime(),
   savedBy: z.string(),
   edits: z.array(editFactSchema),
+  /** Whether the plan is kept as it was then. */
+  whole: z.boolean(),
 });
 export type PlanVersion = z.infer<typeof planVersionSchema>;
+
+/** A version as it was, whole. */
+export const wholeVersionSchema = planVersionSchema
+  .omit({ whole: true })
+  .extend({ document: planDocumentSchema });
+export type WholeVersion = z.infer<typeof wholeVersionSchema>;

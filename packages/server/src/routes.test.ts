@@ -55,6 +55,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'listTemplates',
     'showPlan',
     'listPlanVersions',
+    'showPlanVersion',
     'showExercises',
     'listExerciseVersions',
     'listPieces',
@@ -149,6 +150,7 @@ describe('every endpoint', () => {
       .replace(':evening', evening)
       .replace(':item', 'warm-up')
       .replace(':exercise', 'narrow-hum')
+      .replace(':version', '1')
       .replace(/:(member|singer|check|piece|mark|judgement|template|invitation|browser)\b/g, () =>
         randomUUID(),
       )}`;

@@ -21,6 +21,7 @@ const things = {
   score: 'This score',
   singer: 'This singer',
   template: 'This evening to begin from',
+  version: 'The plan as it was then',
 } as const;
 /** What may not be here, or not be somebody's to see. */
 export type Thing = keyof typeof things;

@@ -9,7 +9,13 @@ import {
   templateSchema,
 } from '../evening';
 import { pageOf, pageQuerySchema } from '../page';
-import { planSchema, planVersionSchema, savePlanSchema, storedPlanSchema } from '../savedPlan';
+import {
+  planSchema,
+  planVersionSchema,
+  savePlanSchema,
+  storedPlanSchema,
+  wholeVersionSchema,
+} from '../savedPlan';
 import { z } from '../zod';
 import { changed, type Endpoints } from './described';
 
@@ -68,4 +74,5 @@ export const evenings = {
     reply: pageOf(planVersionSchema),
     errors: ['invalid'],
   },
+  showPlanVersion: { access: 'reader', reply: wholeVersionSchema, errors: [] },
 } as const satisfies Endpoints;

@@ -54,6 +54,7 @@ export const paths = {
   showPlan: 'GET /choirs/:choir/evenings/:evening/plans/:item',
   savePlan: 'PUT /choirs/:choir/evenings/:evening/plans/:item',
   listPlanVersions: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions',
+  showPlanVersion: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions/:version',
 
   showExercises: 'GET /choirs/:choir/exercises',
   storeExercises: 'POST /choirs/:choir/exercises',
@@ -105,8 +106,8 @@ type NamesIn<Path extends string> = Path extends `${string}:${infer Name}/${infe
 /** What stands for the names in an endpoint's path. */
 export type ParamsOf<N extends EndpointName> = { readonly [P in NamesIn<Paths[N]>]: string };
 
-/** Agenda items, exercises and browsers have ids of their own kind; every other name stands for a UUID. */
-export const namedIds: readonly string[] = ['item', 'exercise', 'browser'];
+/** Agenda items, exercises and browsers have ids of their own kind, versions are counted; every other name stands for a UUID. */
+export const namedIds: readonly string[] = ['item', 'exercise', 'browser', 'version'];
 
 export type Method = 'GET' | 'POST' | 'PUT' | 'DELETE';
 

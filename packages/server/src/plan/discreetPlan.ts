@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { Plan as PlanView, PlanDocument } from '@wide-fern/contract';
+import type { PlanDocument } from '@wide-fern/contract';
 import { evaluate } from '@wide-fern/plan';
 import type { Choir } from '../db/entities/choir';
 import { discreetSections } from '../voices/discreet';
@@ -24,11 +24,11 @@ function withStarts(document: PlanDocument): PlanDocument {
  * A plan as a reader sees it: a plan holds the sections it was made for, and where fewer than three
  * singers stand behind one it tells of persons. The keys stay those that are sung.
  */
-export async function discreetPlan(
+export async function discreetPlan<P extends { readonly document: PlanDocument }>(
   em: EntityManager,
   choir: Choir,
-  plan: PlanView,
-): Promise<PlanView> {
+  plan: P,
+): Promise<P> {
   const { document } = plan;
   const { tonight } = document;
   const setting = {

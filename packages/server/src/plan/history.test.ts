@@ -33,6 +33,12 @@ describe('what is kept of a plan’s versions', () => {
     ]);
     expect(thinned(old, now)[0]?.edits).toEqual([fact('of 1'), fact('of 2')]);
   });
+  it('never thins out a plan that is kept for a name alone', () => {
+    const old = [{ ...at(1, hours(500)), whole: true }, at(2, hours(499.9)), at(3, hours(499.8))];
+    expect(thinned(old, now).map(({ version }) => version)).toEqual([1, 3]);
+    const later = [at(1, hours(500)), { ...at(2, hours(499.9)), whole: true }];
+    expect(thinned(later, now).map(({ version }) => version)).toEqual([2]);
+  });
   it('keeps the newest, the order, and no more facts than a save may bring', () => {
     const ages = fc.array(fc.integer({ min: 0, max: 3000 }), { minLength: 1, maxLength: 60 });
     fc.assert(

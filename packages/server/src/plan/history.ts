@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { mostFacts, type EditFact } from '@wide-fern/contract';
+import { lean } from '../db/lean';
 import { PlanVersion, type Plan } from '../db/entities/plan';
 
 /** A version as far as thinning out looks at it. */
@@ -7,6 +8,8 @@ export interface DatedVersion {
   readonly version: number;
   readonly savedAt: Date;
   readonly edits: readonly EditFact[];
+  /** Whether the plan is kept as it was: that is not thinned out for one of which only the name is left. */
+  readonly whole?: boolean | undefined;
 }
 
 const minute = 60_000;
@@ -34,7 +37,8 @@ export function thinned<V extends DatedVersion>(versions: readonly V[], now: Dat
     const before = kept.at(-1);
     const apart = apartAt(now.getTime() - one.savedAt.getTime());
     const bucket = (at: Date) => Math.floor(at.getTime() / apart);
-    if (before && apart > 0 && bucket(before.savedAt) === bucket(one.savedAt)) {
+    const loses = before?.whole && !one.whole;
+    if (before && !loses && apart > 0 && bucket(before.savedAt) === bucket(one.savedAt)) {
       const edits = [...before.edits, ...one.edits].slice(-mostFacts);
       kept[kept.length - 1] = { ...one, edits };
     } else kept.push(one);
@@ -52,9 +56,12 @@ export const isThinnedAt = (version: number): boolean => version % every === 0;
 export async function thinOut(em: EntityManager, plan: Plan, now: Date): Promise<void> {
   if (!isThinnedAt(plan.version)) return;
   const rows = await em.find(PlanVersion, { plan }, { orderBy: { version: 'asc' } });
+  const whole = await wholeVersions(em, plan.id);
   const kept = new Map(
     thinned(
-      rows.map(({ version, savedAt, edits }) => ({ version, savedAt, edits })),
+      rows.map(({ version, savedAt, edits }) => {
+        return { version, savedAt, edits, whole: whole.has(version) };
+      }),
       now,
     ).map((one) => [one.version, one]),
   );
@@ -64,4 +71,14 @@ export async function thinOut(em: EntityManager, plan: Plan, now: Date): Promise
     else if (one.edits.length !== row.edits.length) row.edits = [...one.edits];
   }
   await em.flush();
+}
+
+/** The versions of which the plan is kept as it was. */
+export async function wholeVersions(em: EntityManager, plan: string): Promise<Set<number>> {
+  const rows = await lean<{ version: number }>(
+    em,
+    'select version from plan_version where plan_id = ? and document is not null',
+    [plan],
+  );
+  return new Set(rows.map(({ version }) => version));
 }

@@ -1,8 +1,15 @@
 import { endpoint, type Route } from '../access/endpoint';
 import { findEvening } from '../evening/evening.service';
+import { notFound } from '../http/problem';
 import { seesPersons } from '../voices/discreet';
 import { discreetPlan } from './discreetPlan';
-import { listPlanVersions, savePlan, savePlanOver, showPlan } from './plan.service';
+import {
+  listPlanVersions,
+  savePlan,
+  savePlanOver,
+  showPlan,
+  showPlanVersion,
+} from './plan.service';
 
 export const planRoutes: readonly Route[] = [
   endpoint('showPlan', async ({ em, choir, role, params }) => {
@@ -22,4 +29,17 @@ export const planRoutes: readonly Route[] = [
     const evening = await findEvening(em, choir, params.evening);
     return listPlanVersions(em, { choir, evening, item: params.item }, query.after);
   }),
+  endpoint('showPlanVersion', async ({ em, choir, role, params }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    const where = { choir, evening, item: params.item };
+    const one = await showPlanVersion(em, where, versionIn(params.version));
+    return seesPersons(role) ? one : discreetPlan(em, choir, one);
+  }),
 ];
+
+/** A version by its number in an address; one that cannot be is not there. */
+function versionIn(words: string): number {
+  const version = /^\d{1,9}$/.test(words) ? Number(words) : 0;
+  if (version < 1) throw notFound('version');
+  return version;
+}

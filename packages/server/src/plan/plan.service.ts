@@ -9,6 +9,7 @@ import type {
   PlanVersion as VersionView,
   SavePlan,
   StoredPlan,
+  WholeVersion,
 } from '@wide-fern/contract';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
@@ -17,7 +18,7 @@ import { upcastStored } from '@wide-fern/plan';
 import { lean } from '../db/lean';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
-import { isThinnedAt, thinOut } from './history';
+import { isThinnedAt, thinOut, wholeVersions } from './history';
 import { Plan, PlanVersion } from '../db/entities/plan';
 
 const asView = (plan: Plan): PlanView => ({
@@ -53,9 +54,22 @@ export async function showPlan(
   return plan ? asView(plan) : null;
 }
 
-/** Stores over the version it started from, where that is the present one; and keeps the version, in one statement. */
+/** A pause after which the plan is kept as it was before it. */
+const pause = 10 * 60_000;
+
+/** Edits that put another plan in place of the one there is: that is kept as it was. */
+const isAnother = (edits: readonly EditFact[]): boolean =>
+  edits.some(({ code }) => code === 'built' || code === 'fitted' || code === 'replaced');
+
+/**
+ * Stores over the version it started from, where that is the present one; keeps the version, and the plan as it
+ * was before a pause, another hand or another plan, in one statement.
+ */
 const saveOver = `
-  with saved as (
+  with was as (
+    select id, version, document, saved_at, saved_by_id
+      from plan where evening_id = ? and item = ? and choir_id = ?),
+  saved as (
     update plan
        set document = ?::jsonb, version = plan.version + 1, saved_at = ?, saved_by_id = ?
       from evening
@@ -67,7 +81,13 @@ const saveOver = `
     returning plan.id, plan.version, plan.saved_at, plan.saved_by_id),
   remembered as (
     insert into plan_version (id, plan_id, version, saved_at, saved_by_id, edits)
-      select gen_random_uuid(), id, version, saved_at, saved_by_id, ?::jsonb from saved)
+      select gen_random_uuid(), id, version, saved_at, saved_by_id, ?::jsonb from saved),
+  kept as (
+    update plan_version set document = was.document
+      from was, saved
+     where plan_version.plan_id = saved.id and plan_version.version = saved.version - 1
+       and was.version = saved.version - 1
+       and (?::boolean or was.saved_at < ? or was.saved_by_id is distinct from saved.saved_by_id))
   select id, version from saved`;
 
 /**
@@ -82,6 +102,9 @@ export async function savePlanOver(
   const { choir, evening, item, account } = where;
   const savedAt = new Date();
   const [row] = await lean<{ id: string; version: number }>(em, saveOver, [
+    evening,
+    item,
+    choir,
     JSON.stringify(document),
     savedAt,
     account.id,
@@ -90,6 +113,8 @@ export async function savePlanOver(
     version,
     choir,
     JSON.stringify(edits),
+    isAnother(edits) ? 'true' : 'false',
+    new Date(savedAt.getTime() - pause),
   ]);
   if (!row) return undefined;
   if (isThinnedAt(row.version)) {
@@ -143,7 +168,14 @@ async function flushOrClash(em: EntityManager): Promise<void> {
 /** Keeps who saved a version when, and what was done; the caller flushes. */
 function remember(em: EntityManager, plan: Plan, edits: EditFact[], version: number): void {
   const { savedAt, savedBy } = plan;
-  em.create(PlanVersion, { plan, version, savedAt, savedBy: savedBy ?? null, edits });
+  em.create(PlanVersion, {
+    plan,
+    version,
+    savedAt,
+    savedBy: savedBy ?? null,
+    edits,
+    document: null,
+  });
 }
 
 /** The versions a plan has had, the newest first, a page at a time; none while there is no plan. */
@@ -161,11 +193,30 @@ export async function listPlanVersions(
     { plan },
     { populate: ['savedBy'], orderBy: { version: 'desc' }, after },
   );
-  const versions = items.map(({ version, savedAt, savedBy, edits }) => ({
-    version,
-    savedAt: savedAt.toISOString(),
-    savedBy: savedBy?.name ?? '',
-    edits,
-  }));
+  const whole = await wholeVersions(em, plan.id);
+  const versions = items.map((one) => ({ ...asVersion(one), whole: whole.has(one.version) }));
   return { items: versions, next };
+}
+
+const asVersion = ({ version, savedAt, savedBy, edits }: PlanVersion) => ({
+  version,
+  savedAt: savedAt.toISOString(),
+  savedBy: savedBy?.name ?? '',
+  edits,
+});
+
+/** A plan as it was in a version that is kept whole. */
+export async function showPlanVersion(
+  em: EntityManager,
+  where: { choir: Choir; evening: Evening; item: string },
+  version: number,
+): Promise<WholeVersion> {
+  checkItem(where.evening, where.item);
+  const found = await em.findOne(
+    PlanVersion,
+    { plan: where, version, document: { $ne: null } },
+    { populate: ['savedBy', 'document'] },
+  );
+  if (!found?.document) throw notFound('version');
+  return { ...asVersion(found), document: upcastStored(found.document) };
 }

@@ -5,6 +5,7 @@ import {
   planSchema,
   storedPlanSchema,
   planVersionSchema,
+  wholeVersionSchema,
   type EditFact,
   type Evening,
   type Plan as PlanView,
@@ -15,6 +16,7 @@ import { testDatabase } from '../testing/database';
 import {
   addEvening,
   documentOf,
+  join,
   keptLog,
   planPath,
   signUp,
@@ -192,6 +194,49 @@ describe('plans', () => {
       { version: 2, savedBy: 'Wren Aldous', edits: [] },
       { version: 1, savedBy: 'Wren Aldous', edits },
     ]);
+  });
+
+  it('are kept as they were before another plan, another hand, or a pause', async () => {
+    const save = (agent: typeof person.agent, version: number, ids: string[], edits: EditFact[]) =>
+      agent
+        .put(path)
+        .send({ version, document: documentOf(evening, ids), edits })
+        .expect(200);
+    const whole = async () =>
+      pageOf(planVersionSchema)
+        .parse((await person.agent.get(`${path}/versions`).expect(200)).body)
+        .items.flatMap((one) => (one.whole ? [one.version] : []));
+    const small: EditFact[] = [{ code: 'added', name: 'Pulley', place: 1 }];
+    await save(person.agent, 0, ['pulley'], small);
+    await save(person.agent, 1, ['pulley', 'embers'], small);
+    await save(person.agent, 2, ['embers'], small);
+    expect(await whole()).toEqual([]);
+    await save(person.agent, 3, ['coat-off'], [{ code: 'built', segments: 1 }]);
+    expect(await whole()).toEqual([3]);
+    // After a pause the plan is kept as it was before it.
+    await database.orm.em.execute(
+      `update plan set saved_at = saved_at - interval '11 minutes' where evening_id = ?`,
+      [evening.id],
+    );
+    await save(person.agent, 4, ['coat-off', 'pulley'], small);
+    expect(await whole()).toEqual([4, 3]);
+    // So is what another hand found.
+    const other = await signUp(app, 'Ash Farrow');
+    await join(person, other, 'deputy');
+    await save(other.agent, 5, ['pulley'], small);
+    expect(await whole()).toEqual([5, 4, 3]);
+    const at = async (version: number) => {
+      const { body } = await person.agent.get(`${path}/versions/${version}`).expect(200);
+      return wholeVersionSchema.parse(body).document.segments.map(({ exercise }) => exercise.id);
+    };
+    expect([await at(3), await at(4), await at(5)]).toEqual([
+      ['embers'],
+      ['coat-off'],
+      ['coat-off', 'pulley'],
+    ]);
+    for (const gone of ['2', '6', '0', '-1', 'x', '99999999999']) {
+      await person.agent.get(`${path}/versions/${gone}`).expect(404);
+    }
   });
 
   it('stored under an older schema are read as they would be stored now', async () => {

@@ -36,6 +36,8 @@ export const PlanVersion = defineEntity({
     savedAt: p.datetime(),
     savedBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
     edits: p.json<EditFact[]>(),
+    /** The plan as it was then, where it is kept: before a long pause, another hand, or another plan in its place. */
+    document: p.json<PlanDocument>().nullable().lazy(true, false),
   },
 });
 export type PlanVersion = InferEntity<typeof PlanVersion>;

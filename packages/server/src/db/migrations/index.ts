@@ -9,6 +9,7 @@ import { Migration20261128215900 } from './Migration20261128215900';
 import { Migration20261129000259 } from './Migration20261129000259';
 import { Migration20261129073238 } from './Migration20261129073238';
 import { Migration20261129174436 } from './Migration20261129174436';
+import { Migration20261130011030 } from './Migration20261130011030';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -23,4 +24,5 @@ export const migrations = [
   { name: 'Migration20261129000259', class: Migration20261129000259 },
   { name: 'Migration20261129073238', class: Migration20261129073238 },
   { name: 'Migration20261129174436', class: Migration20261129174436 },
+  { name: 'Migration20261130011030', class: Migration20261130011030 },
 ] as const;
