@@ -88,6 +88,15 @@ export const planQuery = (place: PlanPlace): Query<Plan | null> => ({
 
 /** A choir's own exercises, its marks on all of them, and when each was last used. */
 export const exercisesQuery = (choir: string) => query('showExercises', { choir });
+/** What was saved of a plan, the newest first. */
+export const planVersionsQuery = ({ choir, evening, item }: PlanPlace) =>
+  list('listPlanVersions', { choir, evening, item });
+/** A plan as it was in one of them; it never changes. */
+export const planVersionQuery = ({ choir, evening, item }: PlanPlace, version: number) => ({
+  ...query('showPlanVersion', { choir, evening, item, version: String(version) }),
+  staleTime: Infinity,
+});
+
 export const exerciseVersionsQuery = (choir: string, exercise: string) =>
   list('listExerciseVersions', { choir, exercise });
 

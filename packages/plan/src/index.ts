@@ -21,3 +21,4 @@ export * from './proposal';
 export { candidate } from './remembered';
 export * from './building';
 export * from './load/remedy';
+export * from './takeBack';

@@ -126,7 +126,7 @@ export function Below({
       )}
       {open === 'done' && (
         <Suspense fallback={<Loading what="what was done" />}>
-          <WhatWasDone store={store} onClose={toBench} />
+          <WhatWasDone {...{ store, evening, item }} onClose={toBench} />
         </Suspense>
       )}
       {open === 'bench' &&

@@ -2,7 +2,7 @@ import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
 import type { SavePlan } from '@wide-fern/contract';
-import { emptyDocument, takeOut } from '@wide-fern/plan';
+import { choose, emptyDocument, performAll, takeOut } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { eveningFor } from '../../testing/evening';
 import { ids, show, tidy } from '../../testing/page';
@@ -302,6 +302,7 @@ describe('segments by hand', () => {
 
 describe('what was done', () => {
   it('stands there by its name, and any of it is gone back to', async () => {
+    serve({ listPlanVersions: () => ({ items: [], next: null }) });
     const store = await view();
     fireEvent.click(segments()[2]!);
     act(() => {
@@ -325,6 +326,37 @@ describe('what was done', () => {
     fireEvent.click(within(region).getAllByRole('button', { name: 'again, up to here' })[0]!);
     expect(store.getState().document.segments).toHaveLength(3);
     expect(idsOf(store.getState().document)).not.toContain('coat-off');
+  });
+
+  it('is compared with how it was before, and taken back in part or whole', async () => {
+    const then = documentOf('coat-off', 'embers', 'narrow-hum', 'pulley');
+    const saved = { savedAt: '2026-12-01T19:12:00.000Z', savedBy: 'Joss Whitlam' };
+    const edits = [{ code: 'taken-out' as const, name: 'Embers' }];
+    serve({
+      listPlanVersions: () => ({
+        items: [
+          { ...saved, version: 3, edits, whole: false },
+          { ...saved, version: 2, edits: [], whole: true },
+        ],
+        next: null,
+      }),
+      showPlanVersion: () => ({ ...saved, version: 2, edits: [], document: then }),
+    });
+    const changed = performAll(document, [choose('pulley', { tempo: 90 })]);
+    const store = await view(changed);
+    press('w');
+    const region = await screen.findByRole('region', { name: 'What was done' });
+    expect(await within(region).findByText('Embers left out')).toBeTruthy();
+    fireEvent.click(within(region).getByRole('button', { name: 'compare with now' }));
+    const figures = await within(region).findByRole('table', { name: /in figures/ });
+    expect(within(figures).getByRole('row', { name: /^segments 4 3$/ })).toBeTruthy();
+    expect(within(region).getByText(/^tempo 126; now tempo 90$/)).toBeTruthy();
+    fireEvent.click(within(region).getByRole('button', { name: 'Embers as it was' }));
+    expect(idsOf(store.getState().document)).toEqual(idsOf(then));
+    expect(store.getState().document.segments[3]!.choices.tempo).toBe(90);
+    fireEvent.click(within(region).getByRole('button', { name: 'Take it back whole' }));
+    expect(store.getState().document.segments).toEqual(then.segments);
+    expect(within(region).getByText(/^Both have the same segments/)).toBeTruthy();
   });
 });
 

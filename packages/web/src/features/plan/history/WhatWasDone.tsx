@@ -1,8 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { PlanStore } from '@wide-fern/client';
+import type { Evening } from '@wide-fern/contract';
 import { useStore } from 'zustand';
+import { useHere } from '../../../here/session';
 import { Label, Name, WordButton } from '../../../ui/words';
 import { stepInWords } from '../model/stepNames';
+import { Versions } from './Versions';
 
 /** More steps than this are on request; nobody looks for what was done by the hundredth. */
 const mostShown = 60;
@@ -10,11 +13,16 @@ const mostShown = 60;
 /** What was done in this window since the plan was opened, the last first, and back to any of it. */
 export function WhatWasDone({
   store,
+  evening,
+  item,
   onClose,
 }: {
   readonly store: PlanStore;
+  readonly evening: Evening;
+  readonly item: string;
   readonly onClose: () => void;
 }) {
+  const { choir } = useHere();
   const { past, future, goBack } = useStore(store);
   const done = past.slice(-mostShown);
   return (
@@ -67,6 +75,15 @@ export function WhatWasDone({
       {past.length > done.length && (
         <Label>{past.length - done.length} more before these; undo reaches them.</Label>
       )}
+      <Flex align="baseline" gap="16px" mt="16px" mb="4px" wrap="wrap">
+        <Name as="h2" fontSize="18px">
+          Earlier versions
+        </Name>
+        <Label as="span">
+          kept whole before a pause, another hand, or another plan in place of this one
+        </Label>
+      </Flex>
+      <Versions {...{ store, evening }} place={{ choir: choir.id, evening: evening.id, item }} />
     </Box>
   );
 }
