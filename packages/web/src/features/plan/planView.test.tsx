@@ -351,7 +351,7 @@ describe('what was done', () => {
     const figures = await within(region).findByRole('table', { name: /in figures/ });
     expect(within(figures).getByRole('row', { name: /^segments 4 3$/ })).toBeTruthy();
     expect(within(region).getByText(/^tempo 126; now tempo 90$/)).toBeTruthy();
-    fireEvent.click(within(region).getByRole('button', { name: 'Embers as it was' }));
+    fireEvent.click(within(region).getByRole('button', { name: 'Embers: bring back' }));
     expect(idsOf(store.getState().document)).toEqual(idsOf(then));
     expect(store.getState().document.segments[3]!.choices.tempo).toBe(90);
     fireEvent.click(within(region).getByRole('button', { name: 'Take it back whole' }));

@@ -58,26 +58,35 @@ function Beside({ store, evening, place: { item }, then }: Both & { readonly the
           ) : (
             <Box as="ul" listStyleType="none" aria-label="What is different">
               {differences.map((one) => (
-                <Flex as="li" key={one.id} gap="0 12px" wrap="wrap" align="baseline" minH="24px">
-                  <Name as="span" fontSize="15px">
-                    {one.name}
-                  </Name>
-                  <Box flex="1" minW="160px">
+                <Box
+                  as="li"
+                  key={one.id}
+                  display="grid"
+                  gridTemplateColumns="1fr auto"
+                  columnGap="12px"
+                  alignItems="baseline"
+                  maxW="620px"
+                  minH="24px"
+                >
+                  <Box>
+                    <Name as="span" fontSize="15px">
+                      {one.name}
+                    </Name>{' '}
                     {differenceOf(one)}
                   </Box>
                   {mayEdit && (
                     <WordButton
                       fontSize="13px"
-                      aria-label={`${one.name} as it was`}
+                      aria-label={`${one.name}: ${backWords[one.kind]}`}
                       onClick={() => {
                         const part = takeBackPart(now, then, one.id);
                         if (part) edit(part);
                       }}
                     >
-                      as it was
+                      {backWords[one.kind]}
                     </WordButton>
                   )}
-                </Flex>
+                </Box>
               ))}
             </Box>
           )}
@@ -94,6 +103,14 @@ function Beside({ store, evening, place: { item }, then }: Both & { readonly the
     </Box>
   );
 }
+
+/** What taking a segment back does. */
+const backWords: Readonly<Record<Difference['kind'], string>> = {
+  same: '',
+  changed: 'as it was',
+  'only mine': 'leave out again',
+  'only theirs': 'bring back',
+};
 
 /** How a segment was, and how it is. */
 function differenceOf({ kind, mine, theirs }: Difference): string {

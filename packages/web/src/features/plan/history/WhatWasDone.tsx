@@ -36,7 +36,7 @@ export function WhatWasDone({
         if (event.key === 'Escape') onClose();
       }}
     >
-      <Flex align="baseline" gap="16px" mb="4px">
+      <Flex align="baseline" gap="0 16px" mb="4px" wrap="wrap">
         <Name as="h2" fontSize="18px">
           What was done
         </Name>
