@@ -72,3 +72,98 @@ test('what was not chosen before is not chosen again after undo, and a shake-out
   await page.getByRole('button', { name: 'undo' }).click();
   await expect(length).toHaveText(before);
 });
+
+test('segments by hand: pulled, chosen together, another instead, and everything taken back', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley', 'embers']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  const strip = page.getByRole('list', { name: 'Segments' });
+  const segment = (name: RegExp) => strip.getByRole('button', { name });
+  const names = () =>
+    strip
+      .getByRole('button')
+      .evaluateAll((all) =>
+        all.map((one) => /^\d+\. ([^,]+),/.exec(one.getAttribute('aria-label')!)![1]),
+      );
+  const length = page.getByRole('status', { name: 'Length' });
+  await expect(length).toBeVisible();
+  const before = (await length.textContent())!;
+
+  // An end is pulled to the left: fewer keys, a shorter plan; one undo brings them back.
+  const end = strip.locator('[data-pull="end"]').nth(2);
+  const box = (await end.boundingBox())!;
+  await page.mouse.move(box.x + 5, box.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(box.x - 40, box.y + 20, { steps: 6 });
+  await page.mouse.up();
+  await expect(length).not.toHaveText(before);
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect(length).toHaveText(before);
+
+  // Two are chosen together and moved as they stand to each other.
+  await segment(/Narrow hum/).click();
+  await segment(/Pulley/).click({ modifiers: ['Shift'] });
+  await expect(page.getByText(/^Chosen together: two segments/)).toBeVisible();
+  await page.keyboard.press('Shift+ArrowLeft');
+  expect(await names()).toEqual(['Narrow hum', 'Pulley', 'Coat off', 'Embers']);
+  await page.getByRole('button', { name: 'only this one' }).click();
+
+  // Another in its place, by the keyboard.
+  await page.keyboard.press('i');
+  const other = page.getByRole('button', { name: /^Take .+ instead: / }).first();
+  await expect(other).toBeVisible();
+  await expectAccessible(page);
+  const taken = /^Take (.+) instead/.exec((await other.getAttribute('aria-label'))!)![1]!;
+  await other.press('Enter');
+  expect(await names()).toEqual(['Narrow hum', taken, 'Coat off', 'Embers']);
+
+  // The moment that is pointed at is said in words.
+  await page.getByRole('slider', { name: 'Moment of the warm-up' }).focus();
+  await page.keyboard.press('End');
+  await expect(page.locator('[data-moment]')).toContainText('Embers');
+
+  // What was done stands there by its name; all of it goes back at once.
+  await page.getByRole('button', { name: 'what was done' }).click();
+  const done = page.getByRole('region', { name: 'What was done' });
+  await expect(done).toContainText(`${taken} in place of Pulley`);
+  await expectAccessible(page);
+  await done.getByRole('button', { name: 'back to before this' }).last().click();
+  expect(await names()).toEqual(['Coat off', 'Narrow hum', 'Pulley', 'Embers']);
+  await expect(length).toHaveText(before);
+  await saved(page);
+  expectNoComplaints(person.context);
+});
+
+test('another plan in place of this one can be looked at beside it, and taken back', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley', 'embers', 'long-s']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  const segments = page.getByRole('list', { name: 'Segments' }).getByRole('button');
+  await expect(segments).toHaveCount(5);
+  await page.keyboard.press('f');
+  const fit = page.getByRole('region', { name: 'Fit to time' });
+  await fit.getByRole('textbox', { name: 'Minutes' }).fill('4');
+  await fit.getByRole('textbox', { name: 'Minutes' }).press('Enter');
+  await fit.getByRole('button', { name: 'Take it' }).click();
+  await expect(segments).not.toHaveCount(5);
+  await saved(page);
+  await page.reload();
+  await expect(segments).not.toHaveCount(5);
+  await page.keyboard.press('w');
+  const done = page.getByRole('region', { name: 'What was done' });
+  await done.getByRole('button', { name: 'compare with now' }).click();
+  await expect(done.getByRole('table', { name: /in figures/ })).toBeVisible();
+  await expectAccessible(page);
+  await done.getByRole('button', { name: 'Take it back whole' }).click();
+  await expect(segments).toHaveCount(5);
+  await saved(page);
+  expectNoComplaints(person.context);
+});

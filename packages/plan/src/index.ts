@@ -22,3 +22,4 @@ export { candidate } from './remembered';
 export * from './building';
 export * from './load/remedy';
 export * from './takeBack';
+export * from './moment';

@@ -40,3 +40,4 @@ export * from './tonight/steps';
 export * from './plan/leading';
 export * from './plan/instead';
 export * from './plan/said';
+export * from './plan/moment';

@@ -32,6 +32,9 @@ import { TitleLine } from './TitleLine';
 const PartSwitch = lazy(() => import('./PartSwitch').then((it) => ({ default: it.PartSwitch })));
 /** What is drawn over the weave comes right behind the page. */
 const Over = lazy(() => import('./drawing/Over'));
+const MomentMark = lazy(() =>
+  import('./drawing/MomentMark').then((it) => ({ default: it.MomentMark })),
+);
 /** What should be looked at is fetched where there is anything. */
 const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
 
@@ -56,6 +59,7 @@ export function PlanView({
   const { document, chosen, also } = useStore(store);
   const { edit, choose, chooseOnlyOne } = store.getState();
   const [part, setPart] = useState(0);
+  const [moment, setMoment] = useState<number>();
   const signs = useSigns('plan');
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
@@ -108,22 +112,29 @@ export function PlanView({
           <SignsWord {...signs} />
         </Flex>
       )}
-      <Weave
-        plan={plan}
-        layout={layout}
-        parts={parts}
-        evening={evening}
-        item={item}
-        start={start}
-        clock={clock}
-        chosen={chosen}
-        writing={writing}
-        onChoose={(id) => chooseSegment(id)}
-      >
+      <Box position="relative">
+        <Weave
+          plan={plan}
+          layout={layout}
+          parts={parts}
+          evening={evening}
+          item={item}
+          start={start}
+          clock={clock}
+          chosen={chosen}
+          writing={writing}
+          moment={moment}
+          onMoment={setMoment}
+          onChoose={(id) => chooseSegment(id)}
+        >
+          <Suspense fallback={null}>
+            <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
+          </Suspense>
+        </Weave>
         <Suspense fallback={null}>
-          <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
+          <MomentMark {...{ plan, layout, start, clock, writing, moment }} onMoment={setMoment} />
         </Suspense>
-      </Weave>
+      </Box>
       <SegmentStrip
         plan={plan}
         axis={layout.axis}

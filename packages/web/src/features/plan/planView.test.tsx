@@ -360,6 +360,27 @@ describe('what was done', () => {
   });
 });
 
+describe('one clock', () => {
+  it('goes from key to key by the keyboard, and says the moment in words', async () => {
+    await view(documentOf('coat-off', 'slate-steps'));
+    const slider = await screen.findByRole('slider', { name: 'Moment of the warm-up' });
+    const mark = () => window.document.querySelector('[data-moment]')?.textContent;
+    expect(mark()).toBeUndefined();
+    act(() => slider.focus());
+    expect(mark()).toMatch(/^19:30:00, Coat off: talk$/);
+    fireEvent.keyDown(slider, { key: 'End' });
+    expect(mark()).toMatch(/^19:3\d:\d\d, Slate steps, \w+ key, [A-G]/);
+    expect(slider.getAttribute('aria-valuetext')).toBe(mark());
+    const last = mark();
+    fireEvent.keyDown(slider, { key: 'ArrowRight' });
+    expect(mark()).toBe(last);
+    fireEvent.keyDown(slider, { key: 'ArrowLeft' });
+    expect(mark()).not.toBe(last);
+    fireEvent.keyDown(slider, { key: 'Escape' });
+    expect(mark()).toBeUndefined();
+  });
+});
+
 describe('the keys of a plan', () => {
   const acts = (mayEdit: boolean) =>
     planShortcuts({

@@ -1,6 +1,6 @@
 import type { Evening } from '@wide-fern/contract';
 import type { NoteWriting } from '@wide-fern/core';
-import { useState, type PointerEvent, type ReactNode } from 'react';
+import type { PointerEvent, ReactNode } from 'react';
 import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
@@ -124,6 +124,8 @@ export function Weave({
   clock,
   chosen,
   writing,
+  moment,
+  onMoment,
   onChoose,
   children,
 }: {
@@ -137,18 +139,20 @@ export function Weave({
   readonly clock: Clock;
   readonly chosen: string | null;
   readonly writing: NoteWriting;
+  /** What is pointed at, in seconds from the start. */
+  readonly moment: number | undefined;
+  readonly onMoment: (moment: number | undefined) => void;
   readonly onChoose: (segment: string) => void;
   /** What is drawn over the lanes once it is there. */
   readonly children: ReactNode;
 }) {
-  const [moment, setMoment] = useState<number>();
   const { axis } = layout;
   const { sections, needs } = plan.document.tonight;
   const shown = sections.filter(({ id }) => parts.includes(id));
   const follow = ({ clientX, currentTarget, pointerType }: PointerEvent<SVGSVGElement>) => {
     if (pointerType !== 'mouse') return;
     const x = clientX - currentTarget.getBoundingClientRect().left;
-    setMoment(x >= axis.left && x <= axis.right ? axis.at(x) : undefined);
+    onMoment(x >= axis.left && x <= axis.right ? axis.at(x) : undefined);
   };
   return (
     <svg
@@ -157,7 +161,7 @@ export function Weave({
       role="img"
       aria-label={`The range weave: what each part sings when. ${leftInWords(plan)}.`}
       onPointerMove={follow}
-      onPointerLeave={() => setMoment(undefined)}
+      onPointerLeave={() => onMoment(undefined)}
       style={{ display: 'block', touchAction: 'pan-y' }}
     >
       <EveningBand
