@@ -146,7 +146,7 @@ test('another plan in place of this one can be looked at beside it, and taken ba
   await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley', 'embers', 'long-s']);
   const page = await person.context.newPage();
   await page.goto(`/evenings/${evening.id}/plan`);
-  const segments = page.getByRole('list', { name: 'Segments' }).getByRole('button');
+  const segments = page.getByRole('list', { name: 'Segments', exact: true }).getByRole('button');
   await expect(segments).toHaveCount(5);
   await page.keyboard.press('f');
   const fit = page.getByRole('region', { name: 'Fit to time' });
