@@ -1,5 +1,5 @@
 import type { Choices, PlanDocument, Segment } from '@wide-fern/contract';
-import { inOrder } from './edit/between';
+import { inOrder } from './document/inOrder';
 import { moved } from './order';
 
 /** What one version has where the other differs: a choice, or what a segment follows. */

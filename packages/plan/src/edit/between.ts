@@ -1,19 +1,12 @@
 import type { Choices, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
+import { inOrder } from '../document/inOrder';
 import { moved } from '../order';
 import { beforePlace, choose } from './edits';
 import { perform } from './perform';
 
 const same = (one: unknown, other: unknown): boolean =>
   one === other || JSON.stringify(inOrder(one)) === JSON.stringify(inOrder(other));
-
-/** A value with the names of its parts in order, at every depth: the database keeps no order. */
-export function inOrder(value: unknown): unknown {
-  if (Array.isArray(value)) return value.map(inOrder);
-  if (typeof value !== 'object' || value === null) return value;
-  const parts = Object.entries(value).filter(([, part]) => part !== undefined);
-  return parts.sort(([x], [y]) => (x < y ? -1 : 1)).map(([name, part]) => [name, inOrder(part)]);
-}
 
 /** What is chosen otherwise, as an edit; undefined where nothing is. */
 function chosenBetween(

@@ -2,8 +2,8 @@ import { Box } from '@chakra-ui/react';
 import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
-import type { Together } from './bench/Together';
 import { lazy, Suspense } from 'react';
+import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
@@ -52,7 +52,6 @@ export function Below({
   evaluated,
   behind,
   width,
-  together,
   onBuild,
   borderTopWidth,
 }: {
@@ -65,14 +64,16 @@ export function Below({
   readonly evaluated: Evaluated | undefined;
   readonly behind: Behind | undefined;
   readonly width: number;
-  /** What is chosen together, where it is more than one segment. */
-  readonly together: Together | undefined;
   readonly onBuild: () => void;
   readonly borderTopWidth: string;
 }) {
   const { setOpen, focusChosen, shortcuts, letters, setLetters, hearing, actions, take } = acts;
   const { choir, mayEdit } = useHere();
   const { writing, phraseSeconds } = choir;
+  const { chosen, also } = useStore(store);
+  const together = plan.segments.filter(
+    ({ segment: { id } }) => id === chosen || also.includes(id),
+  );
   const toBench = () => {
     setOpen('bench');
     focusChosen();
@@ -144,7 +145,15 @@ export function Below({
               width={width}
               hearing={hearing}
               actions={{ ...actions, instead: () => setOpen('instead') }}
-              together={together}
+              together={
+                together.length > 1
+                  ? {
+                      count: together.length,
+                      seconds: together.reduce((sum, one) => sum + one.computed.seconds, 0),
+                      onOnlyOne: store.getState().chooseOnlyOne,
+                    }
+                  : undefined
+              }
               proposal={acts.proposal}
               onLeave={acts.leaveProposal}
             />

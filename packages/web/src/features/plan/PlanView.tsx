@@ -1,24 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import {
-  lengthInFigures,
-  dayInWords,
-  endInWords,
-  isTooLong,
-  leftInWords,
-  madeForInWords,
-  type Clock,
-} from '@wide-fern/words';
+import { leftInWords } from '@wide-fern/words';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
-import { MainButton } from '../../ui/MainButton';
-import { Hidden, Label, WordButton, WordLink } from '../../ui/words';
+import { Hidden, Label } from '../../ui/words';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
-import { Weave } from './drawing/Weave';
-import { takeTonight, type EvaluatedPlan } from '@wide-fern/plan';
+import { takeTonight } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
 import { usePlanActs } from './model/usePlanActs';
@@ -26,15 +16,11 @@ import { useBehind } from './model/useBehind';
 import { usePlanDrawing } from './model/usePlanDrawing';
 import { PlanNotices } from './PlanNotices';
 import { SegmentStrip } from './SegmentStrip';
-import { TitleLine } from './TitleLine';
+import { FreePlace, PlanTitle } from './PlanTitle';
+import { Woven } from './Woven';
 
 /** Only a narrow page shows one part at a time. */
 const PartSwitch = lazy(() => import('./PartSwitch').then((it) => ({ default: it.PartSwitch })));
-/** What is drawn over the weave comes right behind the page. */
-const Over = lazy(() => import('./drawing/Over'));
-const MomentMark = lazy(() =>
-  import('./drawing/MomentMark').then((it) => ({ default: it.MomentMark })),
-);
 /** What should be looked at is fetched where there is anything. */
 const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
 
@@ -59,7 +45,6 @@ export function PlanView({
   const { document, chosen, also } = useStore(store);
   const { edit, choose, chooseOnlyOne } = store.getState();
   const [part, setPart] = useState(0);
-  const [moment, setMoment] = useState<number>();
   const signs = useSigns('plan');
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
@@ -74,9 +59,6 @@ export function PlanView({
   const behind = useBehind(evening, plan);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
-  const together = plan.segments.filter(
-    ({ segment: { id } }) => id === chosen || also.includes(id),
-  );
   const acts = usePlanActs(store, frame, evaluated, onBuild);
   const { open, setOpen, said, setSaid, actions, go } = acts;
   useEffect(() => {
@@ -112,29 +94,10 @@ export function PlanView({
           <SignsWord {...signs} />
         </Flex>
       )}
-      <Box position="relative">
-        <Weave
-          plan={plan}
-          layout={layout}
-          parts={parts}
-          evening={evening}
-          item={item}
-          start={start}
-          clock={clock}
-          chosen={chosen}
-          writing={writing}
-          moment={moment}
-          onMoment={setMoment}
-          onChoose={(id) => chooseSegment(id)}
-        >
-          <Suspense fallback={null}>
-            <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
-          </Suspense>
-        </Weave>
-        <Suspense fallback={null}>
-          <MomentMark {...{ plan, layout, start, clock, writing, moment }} onMoment={setMoment} />
-        </Suspense>
-      </Box>
+      <Woven
+        {...{ plan, layout, parts, evening, item, start, clock, chosen, writing, behind }}
+        onChoose={(id) => chooseSegment(id)}
+      />
       <SegmentStrip
         plan={plan}
         axis={layout.axis}
@@ -200,15 +163,6 @@ export function PlanView({
         evaluated={evaluated}
         behind={behind}
         width={width}
-        together={
-          together.length > 1
-            ? {
-                count: together.length,
-                seconds: together.reduce((sum, one) => sum + one.computed.seconds, 0),
-                onOnlyOne: chooseOnlyOne,
-              }
-            : undefined
-        }
         onBuild={onBuild}
         borderTopWidth={narrow ? '1px' : '2px'}
       />
@@ -219,82 +173,5 @@ export function PlanView({
         <span role="status">{said}</span>
       </Hidden>
     </Box>
-  );
-}
-
-/** Less time free than this, in seconds, is left alone. */
-const leastFree = 60;
-
-/** What is planned and when it ends, and what can be made of it. */
-function PlanTitle({
-  evening,
-  item,
-  plan,
-  start,
-  clock,
-  onBuild,
-  onShelf,
-  onFit,
-}: {
-  readonly evening: Evening;
-  readonly item: string;
-  readonly plan: EvaluatedPlan;
-  readonly start: number;
-  readonly clock: Clock;
-  readonly onBuild: () => void;
-  readonly onShelf: () => void;
-  readonly onFit: () => void;
-}) {
-  const { choir, mayEdit } = useHere();
-  return (
-    <TitleLine
-      date={dayInWords(evening.startsAt, choir.timeZone)}
-      place={evening.place}
-      figure={`${lengthInFigures(plan.total)} of ${lengthInFigures(plan.allotted)}`}
-      tooLong={isTooLong(plan)}
-      sentence={endInWords(plan, start, clock)}
-      madeFor={madeForInWords(plan.document.tonight)}
-    >
-      <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
-        sheet for the stand
-      </WordLink>
-      {mayEdit && plan.segments.length > 0 && (isTooLong(plan) || plan.left >= leastFree) && (
-        <WordButton fontSize="13px" onClick={onFit}>
-          fit to time
-        </WordButton>
-      )}
-      {mayEdit && (
-        <WordButton fontSize="13px" onClick={onBuild}>
-          build it
-        </WordButton>
-      )}
-      {mayEdit && (
-        <MainButton size="xs" onClick={onShelf}>
-          Add an exercise
-        </MainButton>
-      )}
-    </TitleLine>
-  );
-}
-
-/** What stands in the time that nothing fills yet. */
-function FreePlace({
-  words,
-  onAdd,
-}: {
-  readonly words: string;
-  readonly onAdd: (() => void) | undefined;
-}) {
-  return (
-    <>
-      <Box fontWeight={700} whiteSpace="nowrap">
-        {words}
-      </Box>
-      {onAdd && (
-        <WordButton fontSize="12px" onClick={onAdd}>
-          add from the shelf
-        </WordButton>
-      )}
-    </>
   );
 }

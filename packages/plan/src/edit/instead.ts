@@ -7,8 +7,8 @@ import {
   type Purpose,
   type Seconds,
 } from '@wide-fern/core';
-import { choicesAtFirst } from './edit/edits';
-import { computed } from './remembered';
+import { choicesAtFirst } from './edits';
+import { computed } from '../remembered';
 
 /** How another exercise stands to the one it would replace. */
 export type Likeness = 'family' | 'easier' | 'harder' | 'similar';

@@ -1,8 +1,8 @@
 import { exercises } from '@wide-fern/catalogue';
 import { approaches, hasKeys, variantFor } from '@wide-fern/core';
-import { choicesAtFirst } from './edit/edits';
+import { choicesAtFirst } from './edits';
 import { insteadFor, type InsteadSetting } from './instead';
-import { documentOf, tonight } from './testing/plans';
+import { documentOf, tonight } from '../testing/plans';
 
 const setting: InsteadSetting = {
   ...{ tonight, approach: approaches[0], level: 2, ledAgo: {}, forbids: [] },

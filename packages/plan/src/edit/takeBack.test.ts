@@ -1,8 +1,7 @@
-import { choose, moveTo, takeOut } from './edit/edits';
-import { performAll } from './edit/perform';
-import { evaluate } from './evaluate';
-import { figuresOf, takeBackPart, takeBackWhole } from './takeBack';
-import { documentOf, idsOf, tonight } from './testing/plans';
+import { choose, moveTo, takeOut } from './edits';
+import { performAll } from './perform';
+import { takeBackPart, takeBackWhole } from './takeBack';
+import { documentOf, idsOf, tonight } from '../testing/plans';
 
 const then = documentOf('coat-off', 'narrow-hum', 'pulley', 'embers');
 const now = performAll(then, [
@@ -37,21 +36,5 @@ describe('taking back what was', () => {
     const after = performAll(fewer, [takeBackWhole(fewer, then)]);
     expect(idsOf(after)).toEqual(idsOf(then));
     expect(after.tonight.sections).toEqual(sections);
-  });
-});
-
-describe('figures of a plan', () => {
-  it('count keys at the edge, rests and strong singing, and nothing of what has no keys', () => {
-    expect(figuresOf(evaluate(documentOf('coat-off', 'long-s'), 900))).toMatchObject({
-      ...{ segments: 2, edges: 0, rests: 0, strong: 0 },
-    });
-    const plan = evaluate(documentOf('slate-steps'), 900);
-    const figures = figuresOf(plan);
-    const all = plan.segments[0]!.computed.repetitions.flatMap(({ parts }) => parts);
-    expect(figures.rests).toBe(all.filter((one) => one.does === 'rest').length);
-    expect(figures.rests).toBeGreaterThan(0);
-    expect(figures.edges).toBeGreaterThan(0);
-    expect(figures.strong).toBeGreaterThan(30);
-    expect(figures.strong).toBeLessThan(plan.total);
   });
 });

@@ -1,0 +1,185 @@
+import { Box } from '@chakra-ui/react';
+import { useSortable } from '@dnd-kit/sortable';
+import { hasKeys } from '@wide-fern/core';
+import type { Evaluated } from '@wide-fern/plan';
+import { lengthInFigures, strideInWords } from '@wide-fern/words';
+import { lazy, Suspense } from 'react';
+import { Attention } from '../../ui/Attention';
+import { color } from '../../ui/color';
+import { Name } from '../../ui/words';
+
+/** What is pulled comes right behind what is seen. */
+const SegmentEnds = lazy(() => import('./SegmentEnds').then((it) => ({ default: it.SegmentEnds })));
+
+/** How much of a segment's words a width can hold. */
+type Room = 'all' | 'two lines' | 'number';
+function roomFor(name: string, width: number): Room {
+  if (width >= name.length * 7.3 + 14) return 'all';
+  const longest = Math.max(...name.split(' ').map((word) => word.length));
+  return width >= longest * 7.6 + 12 ? 'two lines' : 'number';
+}
+
+export function StripItem({
+  evaluated,
+  place,
+  width,
+  bandsWording,
+  not,
+  isChosen,
+  isAlso,
+  mayEdit,
+  onChoose,
+  onResize,
+  onTalk,
+}: {
+  readonly evaluated: Evaluated;
+  readonly place: number;
+  readonly width: number;
+  readonly bandsWording: { readonly path: string };
+  /** What of it the place does not allow, in words. */
+  readonly not: string | undefined;
+  readonly isChosen: boolean;
+  /** Whether it is chosen beside the chosen one. */
+  readonly isAlso: boolean;
+  readonly mayEdit: boolean;
+  readonly onChoose: (beside: boolean) => void;
+  readonly onResize: (repetitions: number) => void;
+  readonly onTalk: (seconds: number) => void;
+}) {
+  const { segment, computed } = evaluated;
+  const { name } = segment.exercise;
+  const { pinned = false } = segment.choices;
+  const sortable = useSortable({ id: segment.id, disabled: !mayEdit });
+  const { setNodeRef, listeners, transform, transition, isDragging } = sortable;
+  const room = roomFor(name, width);
+  const talkShare = (100 * computed.talk) / Math.max(1, computed.seconds);
+  const length = lengthInFigures(computed.placed.shown);
+  const { keys } = computed;
+  // Nobody can sing it, or somebody has to go beyond what they can.
+  const stuck =
+    keys.kind !== 'none' && (!keys.sung || (keys.kind === 'ladder' && !!keys.sung.beyond));
+  const path = hasKeys(segment.exercise.music) ? bandsWording.path : '';
+  const pathFits = room === 'all' && width >= (length.length + path.length) * 6.4 + 22;
+  return (
+    <Box
+      as="li"
+      ref={setNodeRef}
+      w={`${width}px`}
+      flexShrink={0}
+      position="relative"
+      zIndex={isDragging ? 2 : undefined}
+      style={{
+        transform: transform ? `translate3d(${transform.x}px, 0, 0)` : undefined,
+        transition: transition ?? undefined,
+      }}
+    >
+      <Box
+        as="button"
+        data-drawn
+        data-segment={segment.id}
+        aria-current={isChosen ? 'true' : undefined}
+        aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}${pinned ? ', stays as it is' : ''}${isAlso ? ', chosen too' : ''}`}
+        onClick={(event) => onChoose(event.shiftKey)}
+        {...listeners}
+        tabIndex={isChosen ? 0 : -1}
+        w="100%"
+        h={isChosen ? '56px' : '54px'}
+        position="relative"
+        zIndex={isChosen ? 1 : undefined}
+        display="block"
+        textAlign="left"
+        overflow="hidden"
+        cursor={mayEdit ? 'grab' : 'pointer'}
+        touchAction="pan-y"
+        bg={isChosen || isDragging ? 'sheet' : isAlso ? 'sunk' : 'transparent'}
+        borderRightWidth="1px"
+        borderLeftWidth={isChosen ? '2px' : 0}
+        borderColor={isChosen ? 'fern' : 'line'}
+        borderRightColor={isChosen ? 'fern' : 'line'}
+        px="5px"
+        pt="3px"
+        fontSize="12px"
+        lineHeight="15px"
+      >
+        <svg
+          width="100%"
+          height="3"
+          aria-hidden="true"
+          style={{ position: 'absolute', top: 0, left: 0 }}
+        >
+          <line
+            x1="2"
+            x2={`${talkShare}%`}
+            y1="1.5"
+            y2="1.5"
+            stroke={color('inkSoft')}
+            strokeWidth="2"
+            strokeDasharray="2 2.5"
+          />
+          <line
+            x1={`${talkShare}%`}
+            x2="100%"
+            y1="1.5"
+            y2="1.5"
+            stroke={color(isChosen ? 'fern' : 'inkSoft')}
+            strokeWidth="3"
+          />
+        </svg>
+        {room === 'number' ? (
+          <Box fontWeight={650} textAlign="center" pt="14px">
+            {place}
+          </Box>
+        ) : (
+          <>
+            <Name
+              fontSize="13px"
+              lineHeight="16px"
+              mt="2px"
+              whiteSpace={room === 'all' ? 'nowrap' : 'normal'}
+              overflow="hidden"
+              overflowWrap="normal"
+            >
+              {name}
+              {not && <Attention words={not} />}
+            </Name>
+            {room === 'all' && (
+              <Box color="inkSoft" whiteSpace="nowrap" overflow="hidden">
+                {strideInWords(segment)}
+              </Box>
+            )}
+            <Box display="flex" justifyContent="space-between" whiteSpace="nowrap">
+              <Box as="span" fontWeight={700}>
+                {length}
+              </Box>
+              {pathFits && (
+                <Box as="span" color={stuck ? 'brick' : 'ink'}>
+                  {path}
+                </Box>
+              )}
+            </Box>
+          </>
+        )}
+        {pinned && <Pinned />}
+      </Box>
+      {mayEdit && !isDragging && (
+        <Suspense fallback={null}>
+          <SegmentEnds {...{ evaluated, width, isChosen, onResize, onTalk }} />
+        </Suspense>
+      )}
+    </Box>
+  );
+}
+
+/** A bar at the foot of a segment that stays as it is. */
+const Pinned = () => (
+  <Box
+    data-pinned
+    aria-hidden="true"
+    position="absolute"
+    left="5px"
+    bottom="1px"
+    w="16px"
+    h="3px"
+    bg="ink"
+  />
+);
