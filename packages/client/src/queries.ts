@@ -77,6 +77,10 @@ export const membersQuery = (choir: string) => query('listMembers', { choir });
 export const eveningsQuery = (choir: string) => list('listEvenings', { choir });
 export const eveningQuery = (choir: string, evening: string) =>
   query('showEvening', { choir, evening });
+/** Plans that are kept to begin from. */
+export const keptPlansQuery = (choir: string) => query('listKeptPlans', { choir });
+export const keptPlanQuery = (choir: string, template: string) =>
+  query('showKeptPlan', { choir, template });
 export const templatesQuery = (choir: string) => query('listTemplates', { choir });
 
 /** Where a plan is stored. */

@@ -118,6 +118,7 @@ export const mostKept = {
   singers: 2000,
   evenings: 3000,
   templates: 40,
+  keptPlans: 100,
   pieces: 2000,
   marks: 5000,
   judgements: 20_000,

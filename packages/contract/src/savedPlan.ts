@@ -1,4 +1,4 @@
-import { uuid } from './common';
+import { line, uuid } from './common';
 import { planDocumentSchema } from './plan';
 import { editFactSchema } from './planEdit';
 import { mostFacts } from './limits';
@@ -42,3 +42,18 @@ export const wholeVersionSchema = planVersionSchema
   .omit({ whole: true })
   .extend({ document: planDocumentSchema });
 export type WholeVersion = z.infer<typeof wholeVersionSchema>;
+
+/** A plan that is kept to begin from, under a name; everybody who leads in the choir has it. */
+export const keepPlanSchema = z.object({ name: line(60), document: planDocumentSchema });
+export type KeepPlan = z.infer<typeof keepPlanSchema>;
+export const keptPlanSchema = z.object({
+  id: uuid,
+  name: line(60),
+  keptAt: z.iso.datetime(),
+  keptBy: z.string(),
+  /** The names of its exercises in their order. */
+  exercises: z.array(z.string()),
+});
+export type KeptPlan = z.infer<typeof keptPlanSchema>;
+export const wholeKeptPlanSchema = keptPlanSchema.extend({ document: planDocumentSchema });
+export type WholeKeptPlan = z.infer<typeof wholeKeptPlanSchema>;

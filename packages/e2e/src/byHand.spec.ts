@@ -127,7 +127,7 @@ test('segments by hand: pulled, chosen together, another instead, and everything
   await expect(page.locator('[data-moment]')).toContainText('Embers');
 
   // What was done stands there by its name; all of it goes back at once.
-  await page.getByRole('button', { name: 'what was done' }).click();
+  await page.getByRole('button', { name: 'versions' }).click();
   const done = page.getByRole('region', { name: 'What was done' });
   await expect(done).toContainText(`${taken} in place of Pulley`);
   await expectAccessible(page);

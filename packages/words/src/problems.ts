@@ -20,7 +20,7 @@ const things = {
   piece: 'This piece',
   score: 'This score',
   singer: 'This singer',
-  template: 'This evening to begin from',
+  template: 'What one begins from here',
   version: 'The plan as it was then',
 } as const;
 /** What may not be here, or not be somebody's to see. */

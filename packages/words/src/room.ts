@@ -5,6 +5,7 @@ const keptWords: Readonly<Record<Exclude<KeptKind, 'files'>, readonly [string, s
   singers: ['singer', 'singers'],
   evenings: ['evening', 'evenings'],
   templates: ['evening to begin from', 'evenings to begin from'],
+  keptPlans: ['plan to begin from', 'plans to begin from'],
   pieces: ['piece', 'pieces'],
   marks: ['mark in pieces', 'marks in pieces'],
   judgements: ['judgement', 'judgements'],

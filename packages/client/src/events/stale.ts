@@ -24,7 +24,10 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
         { queryKey: keyOf('showSession'), exact: true },
       ];
     case 'templates':
-      return [{ queryKey: keyOf('listTemplates', { choir }) }];
+      return [
+        { queryKey: keyOf('listTemplates', { choir }) },
+        { queryKey: keyOf('listKeptPlans', { choir }) },
+      ];
     case 'evenings':
       return [evenings, pieces, room];
     case 'evening':

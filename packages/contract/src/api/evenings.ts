@@ -10,10 +10,13 @@ import {
 } from '../evening';
 import { pageOf, pageQuerySchema } from '../page';
 import {
+  keepPlanSchema,
+  keptPlanSchema,
   planSchema,
   planVersionSchema,
   savePlanSchema,
   storedPlanSchema,
+  wholeKeptPlanSchema,
   wholeVersionSchema,
 } from '../savedPlan';
 import { z } from '../zod';
@@ -74,5 +77,15 @@ export const evenings = {
     reply: pageOf(planVersionSchema),
     errors: ['invalid'],
   },
+  listKeptPlans: { access: 'deputy', reply: z.array(keptPlanSchema), errors: [] },
+  keepPlan: {
+    access: 'deputy',
+    body: keepPlanSchema,
+    reply: keptPlanSchema,
+    makes: true,
+    errors: ['invalid', 'too_many'],
+  },
+  showKeptPlan: { access: 'deputy', reply: wholeKeptPlanSchema, errors: [] },
+  removeKeptPlan: { access: 'deputy', errors: [] },
   showPlanVersion: { access: 'reader', reply: wholeVersionSchema, errors: [] },
 } as const satisfies Endpoints;

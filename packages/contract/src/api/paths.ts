@@ -54,6 +54,10 @@ export const paths = {
   showPlan: 'GET /choirs/:choir/evenings/:evening/plans/:item',
   savePlan: 'PUT /choirs/:choir/evenings/:evening/plans/:item',
   listPlanVersions: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions',
+  listKeptPlans: 'GET /choirs/:choir/kept-plans',
+  keepPlan: 'POST /choirs/:choir/kept-plans',
+  showKeptPlan: 'GET /choirs/:choir/kept-plans/:template',
+  removeKeptPlan: 'DELETE /choirs/:choir/kept-plans/:template',
   showPlanVersion: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions/:version',
 
   showExercises: 'GET /choirs/:choir/exercises',

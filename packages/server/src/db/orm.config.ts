@@ -6,7 +6,7 @@ import { Evening, EveningTemplate } from './entities/evening';
 import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises';
 import { ChoirChange } from './entities/change';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
-import { Plan, PlanVersion } from './entities/plan';
+import { KeptPlan, Plan, PlanVersion } from './entities/plan';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
 
@@ -33,6 +33,7 @@ export const ormConfig = (clientUrl: string) =>
       EveningTemplate,
       Plan,
       PlanVersion,
+      KeptPlan,
       ChoirChange,
       RangeCheck,
       SingerEvening,

@@ -8,6 +8,7 @@ const countOf: Readonly<Record<KeptKind, string>> = {
   singers: 'count(*)::float8 from singer where choir_id = ?',
   evenings: 'count(*)::float8 from evening where choir_id = ?',
   templates: 'count(*)::float8 from evening_template where choir_id = ?',
+  keptPlans: 'count(*)::float8 from kept_plan where choir_id = ?',
   pieces: 'count(*)::float8 from piece where choir_id = ?',
   marks:
     'count(*)::float8 from piece_mark join piece on piece.id = piece_id where piece.choir_id = ?',

@@ -3,6 +3,7 @@ import { findEvening } from '../evening/evening.service';
 import { notFound } from '../http/problem';
 import { seesPersons } from '../voices/discreet';
 import { discreetPlan } from './discreetPlan';
+import { keepPlan, listKeptPlans, removeKeptPlan, showKeptPlan } from './keptPlans.service';
 import {
   listPlanVersions,
   savePlan,
@@ -29,6 +30,10 @@ export const planRoutes: readonly Route[] = [
     const evening = await findEvening(em, choir, params.evening);
     return listPlanVersions(em, { choir, evening, item: params.item }, query.after);
   }),
+  endpoint('listKeptPlans', ({ em, choir }) => listKeptPlans(em, choir)),
+  endpoint('keepPlan', ({ em, choir, account, body }) => keepPlan(em, { choir, account }, body)),
+  endpoint('showKeptPlan', ({ em, choir, params }) => showKeptPlan(em, choir, params.template)),
+  endpoint('removeKeptPlan', ({ em, choir, params }) => removeKeptPlan(em, choir, params.template)),
   endpoint('showPlanVersion', async ({ em, choir, role, params }) => {
     const evening = await findEvening(em, choir, params.evening);
     const where = { choir, evening, item: params.item };

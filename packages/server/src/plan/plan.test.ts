@@ -1,10 +1,12 @@
 import { randomUUID } from 'node:crypto';
 import {
   errorBody,
+  keptPlanSchema,
   pageOf,
   planSchema,
   storedPlanSchema,
   planVersionSchema,
+  wholeKeptPlanSchema,
   wholeVersionSchema,
   type EditFact,
   type Evening,
@@ -237,6 +239,26 @@ describe('plans', () => {
     for (const gone of ['2', '6', '0', '-1', 'x', '99999999999']) {
       await person.agent.get(`${path}/versions/${gone}`).expect(404);
     }
+  });
+
+  it('are kept to begin from, for everybody who leads, and thrown away', async () => {
+    const at = `/api/choirs/${person.choir}/kept-plans`;
+    const document = documentOf(evening, ['pulley', 'embers']);
+    const send = (name: string) => person.agent.post(at).send({ name, document });
+    const kept = keptPlanSchema.parse((await send('Short and high').expect(201)).body);
+    expect(kept).toMatchObject({ name: 'Short and high', keptBy: 'Wren Aldous' });
+    expect(kept.exercises).toEqual(['Pulley', 'Embers']);
+    await send(' ').expect(400);
+    const other = await signUp(app, 'Ash Farrow');
+    await other.agent.get(at).expect(404);
+    await join(person, other, 'deputy');
+    expect((await other.agent.get(at).expect(200)).body).toEqual([kept]);
+    const whole = await other.agent.get(`${at}/${kept.id}`).expect(200);
+    expect(wholeKeptPlanSchema.parse(whole.body).document).toEqual(document);
+    await person.agent.delete(`${at}/${kept.id}`).expect(204);
+    await person.agent.get(`${at}/${kept.id}`).expect(404);
+    await person.agent.delete(`${at}/${kept.id}`).expect(404);
+    await person.agent.get(`${at}/${randomUUID()}`).expect(404);
   });
 
   it('stored under an older schema are read as they would be stored now', async () => {

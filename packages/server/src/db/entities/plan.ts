@@ -41,3 +41,18 @@ export const PlanVersion = defineEntity({
   },
 });
 export type PlanVersion = InferEntity<typeof PlanVersion>;
+
+/** A plan to begin from, under a name. */
+export const KeptPlan = defineEntity({
+  name: 'KeptPlan',
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    name: p.string().length(60),
+    /** Of any schema that was ever stored: read through `upcastStored`. */
+    document: p.json<PlanDocument>(),
+    keptBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    createdAt: createdColumn(),
+  },
+});
+export type KeptPlan = InferEntity<typeof KeptPlan>;

@@ -165,6 +165,7 @@ export function Below({
               minutes={plan.allotted / 60}
               onBuild={onBuild}
               onShelf={() => setOpen('shelf')}
+              onKept={() => setOpen('done')}
             />
           </Suspense>
         ))}

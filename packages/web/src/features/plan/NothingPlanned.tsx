@@ -8,11 +8,13 @@ export function NothingPlanned({
   minutes,
   onBuild,
   onShelf,
+  onKept,
 }: {
   readonly mayEdit: boolean;
   readonly minutes: number;
   readonly onBuild: () => void;
   readonly onShelf: () => void;
+  readonly onKept: () => void;
 }) {
   return (
     <Box px="24px" py="24px">
@@ -26,7 +28,8 @@ export function NothingPlanned({
           </MainButton>
           <Box>
             or begin by hand, with something for the body or the breath:{' '}
-            <WordButton onClick={onShelf}>open the shelf</WordButton>
+            <WordButton onClick={onShelf}>open the shelf</WordButton>, or{' '}
+            <WordButton onClick={onKept}>begin from a plan that is kept</WordButton>
           </Box>
         </Flex>
       ) : (

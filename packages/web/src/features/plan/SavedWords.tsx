@@ -48,9 +48,9 @@ export function SavedWords({
       >
         redo
       </WordButton>
-      {onDone && past.length + future.length > 0 && (
+      {onDone && (
         <WordButton fontSize="13px" onClick={onDone}>
-          what was done
+          versions
         </WordButton>
       )}
       <Box

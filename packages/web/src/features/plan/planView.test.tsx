@@ -302,7 +302,7 @@ describe('segments by hand', () => {
 
 describe('what was done', () => {
   it('stands there by its name, and any of it is gone back to', async () => {
-    serve({ listPlanVersions: () => ({ items: [], next: null }) });
+    serve({ listPlanVersions: () => ({ items: [], next: null }), listKeptPlans: () => [] });
     const store = await view();
     fireEvent.click(segments()[2]!);
     act(() => {
@@ -340,6 +340,7 @@ describe('what was done', () => {
         ],
         next: null,
       }),
+      listKeptPlans: () => [],
       showPlanVersion: () => ({ ...saved, version: 2, edits: [], document: then }),
     });
     const changed = performAll(document, [choose('pulley', { tempo: 90 })]);
@@ -357,6 +358,55 @@ describe('what was done', () => {
     fireEvent.click(within(region).getByRole('button', { name: 'Take it back whole' }));
     expect(store.getState().document.segments).toEqual(then.segments);
     expect(within(region).getByText(/^Both have the same segments/)).toBeTruthy();
+  });
+});
+
+describe('plans that are kept', () => {
+  const kept = {
+    id: '00000000-0000-4000-8000-0000000000aa',
+    name: 'Short and high',
+    ...{ keptAt: '2026-11-03T19:12:00.000Z', keptBy: 'Joss Whitlam' },
+  };
+  const of = documentOf('coat-off', 'embers');
+  it('are begun from where nothing is planned, on the sections of tonight', async () => {
+    let all = [{ ...kept, exercises: ['Coat off', 'Embers'] }];
+    const server = serve({
+      listPlanVersions: () => ({ items: [], next: null }),
+      listKeptPlans: () => all,
+      showKeptPlan: () => ({ ...all[0]!, document: of }),
+      keepPlan: ({ body }) => {
+        const one = { ...kept, id: ids.two, name: body.name, exercises: [] };
+        all = [one, ...all];
+        return one;
+      },
+      removeKeptPlan: () => {
+        all = all.slice(0, 1);
+        return undefined;
+      },
+    });
+    const store = await view(emptyDocument(tonight));
+    fireEvent.click(await screen.findByRole('button', { name: 'begin from a plan that is kept' }));
+    const list = await screen.findByRole('list', { name: 'Plans to begin from' });
+    expect(list.textContent).toContain('two segments: Coat off, Embers; Joss Whitlam');
+    fireEvent.click(within(list).getByRole('button', { name: 'look at it' }));
+    fireEvent.click(await within(list).findByRole('button', { name: 'Take it whole' }));
+    expect(idsOf(store.getState().document)).toEqual(['coat-off', 'embers']);
+    expect(store.getState().document.tonight).toEqual(tonight);
+
+    // This one is kept under a name; without one it is said at the field.
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(await screen.findByText('Write something here.')).toBeTruthy();
+    fireEvent.change(screen.getByLabelText('Keep this plan as'), { target: { value: 'Usual' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Keep it' }));
+    expect(await screen.findByText('Kept as “Usual”.')).toBeTruthy();
+    const sent = server.asked.find(({ name }) => name === 'keepPlan')!.body as SavePlan;
+    expect(idsOf(sent.document)).toEqual(['coat-off', 'embers']);
+    await waitFor(() =>
+      expect(within(list).getAllByRole('button', { name: 'throw away' })).toHaveLength(2),
+    );
+    fireEvent.click(within(list).getAllByRole('button', { name: 'throw away' })[1]!);
+    fireEvent.click(within(list).getByRole('button', { name: 'yes, throw “Short and high” away' }));
+    await waitFor(() => expect(within(list).queryByText('Short and high')).toBeNull());
   });
 });
 

@@ -39,7 +39,18 @@ export function Compared({ version, ...both }: Both & { readonly version: number
   return <Beside {...both} then={then.data.document} />;
 }
 
-function Beside({ store, evening, place: { item }, then }: Both & { readonly then: PlanDocument }) {
+/** Two plans beside each other: how it was and is, or a kept one and this. */
+export function Beside({
+  store,
+  evening,
+  place: { item },
+  then,
+  isKept = false,
+}: Both & {
+  readonly then: PlanDocument;
+  /** Whether it is one that is kept, not how this one was. */
+  readonly isKept?: boolean;
+}) {
   const { mayEdit } = useHere();
   const { document: now } = useStore(store);
   const { edit } = store.getState();
@@ -49,9 +60,9 @@ function Beside({ store, evening, place: { item }, then }: Both & { readonly the
   const differences = compare(now, then).filter(({ kind }) => kind !== 'same');
   return (
     <Box bg="paper" borderWidth="1px" my="4px" pb="10px">
-      <Drawn {...{ before, present, allotted }} />
+      <Drawn {...{ before, present, allotted, isKept }} />
       <Flex gap="12px 40px" wrap="wrap" px="16px" mt="8px" align="flex-start">
-        <Figures {...{ before, present }} />
+        <Figures {...{ before, present, isKept }} />
         <Box flex="1" minW="280px">
           {differences.length === 0 ? (
             <Box>Both have the same segments with the same choices.</Box>
@@ -72,18 +83,18 @@ function Beside({ store, evening, place: { item }, then }: Both & { readonly the
                     <Name as="span" fontSize="15px">
                       {one.name}
                     </Name>{' '}
-                    {differenceOf(one)}
+                    {differenceOf(one, isKept)}
                   </Box>
                   {mayEdit && (
                     <WordButton
                       fontSize="13px"
-                      aria-label={`${one.name}: ${backWords[one.kind]}`}
+                      aria-label={`${one.name}: ${(isKept ? keptWords : backWords)[one.kind]}`}
                       onClick={() => {
                         const part = takeBackPart(now, then, one.id);
                         if (part) edit(part);
                       }}
                     >
-                      {backWords[one.kind]}
+                      {(isKept ? keptWords : backWords)[one.kind]}
                     </WordButton>
                   )}
                 </Box>
@@ -93,7 +104,7 @@ function Beside({ store, evening, place: { item }, then }: Both & { readonly the
           {mayEdit && differences.length > 0 && (
             <Flex gap="14px" align="baseline" mt="8px" wrap="wrap">
               <MainButton size="xs" onClick={() => edit(takeBackWhole(now, then))}>
-                Take it back whole
+                {isKept ? 'Take it whole' : 'Take it back whole'}
               </MainButton>
               <Label as="span">Undo brings the plan of now back.</Label>
             </Flex>
@@ -112,10 +123,18 @@ const backWords: Readonly<Record<Difference['kind'], string>> = {
   'only theirs': 'bring back',
 };
 
+/** What taking a segment of a kept plan does. */
+const keptWords: Readonly<Record<Difference['kind'], string>> = {
+  same: '',
+  changed: 'as kept',
+  'only mine': 'leave out',
+  'only theirs': 'take it',
+};
+
 /** How a segment was, and how it is. */
-function differenceOf({ kind, mine, theirs }: Difference): string {
-  if (kind === 'only mine') return 'was not in it';
-  if (kind === 'only theirs') return 'was in it';
+function differenceOf({ kind, mine, theirs }: Difference, isKept: boolean): string {
+  if (kind === 'only mine') return isKept ? 'only here' : 'was not in it';
+  if (kind === 'only theirs') return isKept ? 'only in the kept one' : 'was in it';
   return `${theirs.map(differenceInWords).join(', ')}; now ${mine.map(differenceInWords).join(', ')}`;
 }
 
@@ -126,10 +145,12 @@ function Drawn({
   before,
   present,
   allotted,
+  isKept,
 }: {
   readonly before: EvaluatedPlan;
   readonly present: EvaluatedPlan;
   readonly allotted: number;
+  readonly isKept: boolean;
 }) {
   const { writing } = useHere().choir;
   const frame = useRef<HTMLDivElement>(null);
@@ -139,7 +160,7 @@ function Drawn({
     <Box ref={frame} overflow="hidden">
       {(
         [
-          ['then', before],
+          [isKept ? 'kept' : 'then', before],
           ['now', present],
         ] as const
       ).map(([label, plan]) => (
@@ -161,9 +182,11 @@ function Drawn({
 function Figures({
   before,
   present,
+  isKept,
 }: {
   readonly before: EvaluatedPlan;
   readonly present: EvaluatedPlan;
+  readonly isKept: boolean;
 }) {
   const [then, now] = [figuresOf(before), figuresOf(present)];
   const rows = [
@@ -176,13 +199,13 @@ function Figures({
   return (
     <Box
       as="table"
-      aria-label="Then and now in figures"
+      aria-label={isKept ? 'The kept plan and this one in figures' : 'Then and now in figures'}
       css={{ '& th, & td': { textAlign: 'right', padding: '1px 0 1px 18px' } }}
     >
       <thead>
         <tr>
           <td />
-          <th scope="col">then</th>
+          <th scope="col">{isKept ? 'kept' : 'then'}</th>
           <th scope="col">now</th>
         </tr>
       </thead>

@@ -5,6 +5,7 @@ import { useStore } from 'zustand';
 import { useHere } from '../../../here/session';
 import { Label, Name, WordButton } from '../../../ui/words';
 import { stepInWords } from '../model/stepNames';
+import { KeptPlans } from './KeptPlans';
 import { Versions } from './Versions';
 
 /** More steps than this are on request; nobody looks for what was done by the hundredth. */
@@ -23,6 +24,7 @@ export function WhatWasDone({
   readonly onClose: () => void;
 }) {
   const { choir } = useHere();
+  const place = { choir: choir.id, evening: evening.id, item };
   const { past, future, goBack } = useStore(store);
   const done = past.slice(-mostShown);
   return (
@@ -83,7 +85,8 @@ export function WhatWasDone({
           kept whole before a pause, another hand, or another plan in place of this one
         </Label>
       </Flex>
-      <Versions {...{ store, evening }} place={{ choir: choir.id, evening: evening.id, item }} />
+      <Versions {...{ store, evening, place }} />
+      <KeptPlans {...{ store, evening, place }} />
     </Box>
   );
 }
