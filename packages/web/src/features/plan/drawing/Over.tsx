@@ -1,12 +1,45 @@
 import type { PlanLoad, UnsureKey } from '@wide-fern/core';
-import type { EvaluatedPlan } from '@wide-fern/plan';
+import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { unsureInWords } from '@wide-fern/words';
 import type { TimeAxis } from '../../../music/lanes/geometry';
+import { GutterLine } from '../../../music/lanes/GutterLine';
 import { SignShape } from '../../../music/lanes/SignShape';
 import { signScale } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
 import { Effort } from './Effort';
 import type { PlanLayout } from './layout';
+
+/** The notes of a chord joined through the lanes. */
+function ChordLines({
+  evaluated: { segment, computed },
+  layout,
+  parts,
+}: {
+  readonly evaluated: Evaluated;
+  readonly layout: PlanLayout;
+  readonly parts: readonly string[];
+}) {
+  if (segment.exercise.music.kind !== 'chord' || parts.length < 2) return null;
+  return computed.repetitions.map(({ at, seconds, parts: sounding }) => {
+    const x = layout.axis.x(computed.placed.from + at + seconds / 2);
+    const ys = sounding.flatMap((one) => {
+      const lane = layout.lanes[parts.indexOf(one.part)];
+      return one.does === 'sing' && lane ? [lane.y(one.tonic)] : [];
+    });
+    if (ys.length < 2) return null;
+    return (
+      <line
+        key={at}
+        x1={x}
+        x2={x}
+        y1={Math.min(...ys)}
+        y2={Math.max(...ys)}
+        stroke={color('inkSoft')}
+        opacity={0.75}
+      />
+    );
+  });
+}
 
 /** When it may end: from the end as planned up to the clock, where nine evenings in ten are over, and one. */
 function EndFan({ plan, layout }: { readonly plan: EvaluatedPlan; readonly layout: PlanLayout }) {
@@ -92,6 +125,14 @@ export default function Over({
   const axis: TimeAxis = layout.axis;
   return (
     <>
+      <g pointerEvents="none">
+        {plan.segments.map((evaluated) => (
+          <g key={evaluated.segment.id}>
+            <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
+            <ChordLines evaluated={evaluated} layout={layout} parts={parts} />
+          </g>
+        ))}
+      </g>
       <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
       <EndFan plan={plan} layout={layout} />
       <Unsure plan={plan} unsure={unsure} layout={layout} parts={parts} />

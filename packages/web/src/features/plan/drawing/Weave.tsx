@@ -5,42 +5,9 @@ import { color } from '../../../ui/color';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
 import { EveningBand } from '../../../music/lanes/EveningBand';
-import { GutterLine } from '../../../music/lanes/GutterLine';
 import { LaneShape } from '../../../music/lanes/LaneShape';
 import type { PlanLayout } from './layout';
 import { MinuteScale } from '../../../music/lanes/MinuteScale';
-
-/** The notes of a chord joined through the lanes. */
-function ChordLines({
-  evaluated: { segment, computed },
-  layout,
-  parts,
-}: {
-  readonly evaluated: Evaluated;
-  readonly layout: PlanLayout;
-  readonly parts: readonly string[];
-}) {
-  if (segment.exercise.music.kind !== 'chord' || parts.length < 2) return null;
-  return computed.repetitions.map(({ at, seconds, parts: sounding }) => {
-    const x = layout.axis.x(computed.placed.from + at + seconds / 2);
-    const ys = sounding.flatMap((one) => {
-      const lane = layout.lanes[parts.indexOf(one.part)];
-      return one.does === 'sing' && lane ? [lane.y(one.tonic)] : [];
-    });
-    if (ys.length < 2) return null;
-    return (
-      <line
-        key={at}
-        x1={x}
-        x2={x}
-        y1={Math.min(...ys)}
-        y2={Math.max(...ys)}
-        stroke={color('inkSoft')}
-        opacity={0.75}
-      />
-    );
-  });
-}
 
 interface Upright {
   readonly at: number;
@@ -73,13 +40,11 @@ function uprights(
 function Column({
   evaluated,
   layout,
-  parts,
   isChosen,
   onChoose,
 }: {
   readonly evaluated: Evaluated;
   readonly layout: PlanLayout;
-  readonly parts: readonly string[];
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }) {
@@ -89,8 +54,6 @@ function Column({
   return (
     <g>
       <line x1={to} x2={to} y1={weaveTop} y2={height} stroke={color('line')} />
-      <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
-      <ChordLines evaluated={evaluated} layout={layout} parts={parts} />
       <rect
         x={from}
         y={weaveTop}
@@ -204,7 +167,6 @@ export function Weave({
           key={evaluated.segment.id}
           evaluated={evaluated}
           layout={layout}
-          parts={parts}
           isChosen={evaluated.segment.id === chosen}
           onChoose={() => onChoose(evaluated.segment.id)}
         />
