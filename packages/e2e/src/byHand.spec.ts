@@ -1,3 +1,4 @@
+import { readFileSync } from 'node:fs';
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { expectNoComplaints, newEvening, newPerson, saved, storePlan } from './person';
@@ -164,6 +165,42 @@ test('another plan in place of this one can be looked at beside it, and taken ba
   await expectAccessible(page);
   await done.getByRole('button', { name: 'Take it back whole' }).click();
   await expect(segments).toHaveCount(5);
+  await saved(page);
+  expectNoComplaints(person.context);
+});
+
+test('a whole warm-up leaves as files, and a file becomes a plan to begin from', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
+  const fileOf = async (name: string) => {
+    const waiting = page.waitForEvent('download');
+    await page.getByRole('button', { name, exact: true }).click();
+    const download = await waiting;
+    return { name: download.suggestedFilename(), path: await download.path() };
+  };
+  const xml = await fileOf('MusicXML');
+  expect(xml.name).toMatch(/^warm-up-\d{4}-\d\d-\d\d\.musicxml$/);
+  expect(readFileSync(xml.path, 'utf8')).toMatch(/<score-partwise[\s\S]*<part-name>/);
+  const midi = await fileOf('MIDI');
+  expect(readFileSync(midi.path).subarray(0, 4).toString()).toBe('MThd');
+  const json = await fileOf('all that is planned (JSON)');
+  await expectAccessible(page);
+
+  // Another evening begins from it.
+  const later = await newEvening(person);
+  await page.goto(`/evenings/${later.id}/plan`);
+  await page.getByRole('button', { name: 'begin from a plan that is kept' }).click();
+  const kept = page.getByRole('list', { name: 'Plans to begin from' });
+  await page.getByLabel('A file with a warm-up').setInputFiles(json.path);
+  await kept.getByRole('button', { name: 'look at it' }).click();
+  await kept.getByRole('button', { name: 'Take it whole' }).click();
+  const segments = page.getByRole('list', { name: 'Segments', exact: true }).getByRole('button');
+  await expect(segments).toHaveCount(3);
   await saved(page);
   expectNoComplaints(person.context);
 });

@@ -9,3 +9,5 @@ export { writeMusicXml } from './exercise/write';
 export { readFile, type ReadFile } from './readFile';
 export { readScore } from './readScore';
 export { writeScoreXml } from './musicxml/writeScoreXml';
+export { warmUpScore } from './warmUp/score';
+export { writeWarmUpMidi, type HeardSegment } from './warmUp/midi';

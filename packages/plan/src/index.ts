@@ -1,6 +1,7 @@
 export * from './carryOver';
 export * from './compare';
 export * from './document/document';
+export * from './document/planFile';
 export * from './document/same';
 export * from './document/upcast';
 export * from './edit/between';

@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { useState } from 'react';
+import { lazy, Suspense, useState } from 'react';
 import { useParams } from 'react-router';
 import { messageOf, eveningQuery, planQuery } from '@wide-fern/client';
 import { useHere } from '../../here/session';
@@ -10,6 +10,9 @@ import { Empty, Failed, Loading } from '../../ui/states';
 import { WordLink } from '../../ui/words';
 import { Sheet, type Paper } from './Sheet';
 import './sheet.css';
+
+/** What is handed on as a file comes behind the sheet. */
+const Files = lazy(() => import('./Files').then((it) => ({ default: it.Files })));
 
 const paperKey = 'wide-fern:paper';
 
@@ -45,8 +48,9 @@ export default function SheetPage() {
         as="header"
         className="sheet-tools"
         p="12px 24px"
-        gap="24px"
+        gap="8px 24px"
         align="flex-end"
+        wrap="wrap"
         borderBottomWidth="1px"
       >
         <WordLink to={back}>back to the plan</WordLink>
@@ -68,6 +72,9 @@ export default function SheetPage() {
         <MainButton size="sm" onClick={() => window.print()}>
           Print
         </MainButton>
+        <Suspense fallback={null}>
+          <Files evening={evening.data} item={item} document={plan.data.document} />
+        </Suspense>
       </Flex>
       <Sheet
         evening={evening.data}

@@ -9,9 +9,10 @@ import {
   type PlanPlace,
   type PlanStore,
 } from '@wide-fern/client';
-import { keepPlanSchema, type Evening, type KeptPlan } from '@wide-fern/contract';
+import { keepPlanSchema, type Evening, type KeepPlan, type KeptPlan } from '@wide-fern/contract';
+import { readPlanFile } from '@wide-fern/plan';
 import { counted, momentInWords } from '@wide-fern/words';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { QuietButton } from '../../../ui/MainButton';
@@ -64,12 +65,9 @@ export function KeptPlans(of: Kept) {
 function KeepThis({ store, place: { choir } }: Kept) {
   const [name, setName] = useState('');
   const [wrong, setWrong] = useState<string>();
+  const file = useRef<HTMLInputElement>(null);
   const keep = useMutation({
-    mutationFn: (body: { name: string }) =>
-      call('keepPlan', {
-        params: { choir },
-        body: { ...body, document: store.getState().document },
-      }),
+    mutationFn: (body: KeepPlan) => call('keepPlan', { params: { choir }, body }),
     onSuccess: async () => {
       setName('');
       await queryClient.invalidateQueries({ queryKey: keptPlansQuery(choir).queryKey });
@@ -78,7 +76,14 @@ function KeepThis({ store, place: { choir } }: Kept) {
   const send = () => {
     const checked = keepPlanSchema.shape.name.safeParse(name);
     setWrong(checked.success ? undefined : checked.error.issues[0]?.message);
-    if (checked.success) keep.mutate({ name: checked.data });
+    const { document } = store.getState();
+    if (checked.success) keep.mutate({ name: checked.data, document });
+  };
+  const read = async (chosen: File | undefined) => {
+    if (!chosen) return;
+    const found = readPlanFile(await chosen.text());
+    setWrong(found.kind === 'refused' ? found.why : undefined);
+    if (found.kind === 'plan') keep.mutate({ name: found.name, document: found.document });
   };
   return (
     <Flex
@@ -104,6 +109,20 @@ function KeepThis({ store, place: { choir } }: Kept) {
       <QuietButton type="submit" size="sm" disabled={keep.isPending}>
         Keep it
       </QuietButton>
+      <WordButton type="button" fontSize="13px" onClick={() => file.current?.click()}>
+        or read one from a file
+      </WordButton>
+      <input
+        ref={file}
+        type="file"
+        accept=".json,application/json"
+        aria-label="A file with a warm-up"
+        hidden
+        onChange={(event) => {
+          void read(event.currentTarget.files?.[0]);
+          event.currentTarget.value = '';
+        }}
+      />
       <Box role="status" fontSize="13px">
         {keep.isSuccess && name === '' && `Kept as “${keep.data.name}”.`}
       </Box>
