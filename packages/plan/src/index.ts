@@ -25,3 +25,4 @@ export { candidate } from './remembered';
 export * from './building';
 export * from './load/remedy';
 export * from './moment';
+export * from './missing';

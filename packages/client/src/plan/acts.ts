@@ -50,8 +50,11 @@ export interface PlanActs {
   /** So many keys, rounds or times, as far as they can be sung; changes in a row are undone together. */
   readonly resize: (id: string, repetitions: number) => void;
   readonly talkFor: (id: string, seconds: Seconds) => void;
-  /** Adds an exercise; one that is new to the choir takes longer to explain. */
-  readonly take: (exercise: Exercise, isNew?: boolean) => void;
+  /**
+   * Adds an exercise; one that is new to the choir takes longer to explain.
+   * @param after the segment it follows, null at the beginning; where its phase belongs when it is not said
+   */
+  readonly take: (exercise: Exercise, isNew?: boolean, after?: string | null) => void;
 }
 
 /** What acts are made of: the plan as it is at that moment, and ways to change it. */
@@ -127,7 +130,8 @@ function segmentActs({ store, now, withChosen, make, several, ask }: Tools) {
     split: () => withChosen(({ id }) => make(split(now().document, id, newId()))),
     putInstead: (exercise, isNew) =>
       withChosen(({ id }) => make(insteadOf(now().document, id, exercise, newId(), isNew))),
-    take: (exercise, isNew) => make(addExercise(now().document, exercise, newId(), isNew)),
+    take: (exercise, isNew, after) =>
+      make(addExercise(now().document, exercise, newId(), isNew, after)),
   } satisfies Partial<PlanActs>;
 }
 

@@ -21,18 +21,25 @@ export const choicesAtFirst = (exercise: Exercise, isNew: boolean): Choices => (
   start: null,
 });
 
-/** Adds an exercise, with its first choices, where its phase belongs. */
+/**
+ * Adds an exercise, with its first choices.
+ * @param after the segment it follows, null at the beginning; where its phase belongs when it is not said
+ */
 export function addExercise(
   document: PlanDocument,
   exercise: Exercise,
   id: string,
   isNew = false,
+  after?: string | null,
 ): PlanEdit {
   const phases = document.segments.map((segment) => segment.exercise.phase);
   return {
     kind: 'add',
     segment: { id, exercise, choices: choicesAtFirst(exercise, isNew) },
-    after: beforePlace(document.segments, placeInOrder(phases, exercise.phase)),
+    after:
+      after === undefined
+        ? beforePlace(document.segments, placeInOrder(phases, exercise.phase))
+        : after,
   };
 }
 

@@ -96,7 +96,8 @@ export function Below({
       {open === 'shelf' && (
         <Suspense fallback={<Loading what="the shelf" />}>
           <Shelf
-            tonight={plan.document.tonight}
+            plan={plan}
+            chosen={evaluated?.segment}
             wishes={evening.wishes}
             forbids={evening.forbids}
             writing={writing}

@@ -1,11 +1,9 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import type { Exercise, Wish } from '@wide-fern/contract';
+import type { Exercise, Segment, Wish } from '@wide-fern/contract';
 import {
-  type Tonight,
   askedFor,
   isFound,
-  hasKeys,
   own,
   folded,
   phases,
@@ -15,35 +13,21 @@ import {
 } from '@wide-fern/core';
 import {
   figured,
-  lengthInFigures,
+  listInWords,
   notPossibleInWords,
   phaseWords,
   searched,
   understoodInWords,
-  keyPaths,
-  wordingFor,
 } from '@wide-fern/words';
 import { useMemo, useState } from 'react';
 import { messageOf, exercisesQuery } from '@wide-fern/client';
-import { candidate, choicesAtFirst } from '@wide-fern/plan';
+import { bringingMissing, type EvaluatedPlan, type Missing } from '@wide-fern/plan';
 import { builtInQuery } from '../../here/builtIn';
 import { useHere } from '../../here/session';
 import { MoreWays, toggled } from '../../ui/MoreWays';
+import { WordChoice } from '../../ui/WordChoice';
 import { Label, Name, WordButton } from '../../ui/words';
-import { PatternFigure } from '../../music/figures/PatternFigure';
-
-/** What an exercise would be tonight: its length and its keys. */
-function preview(exercise: Exercise, isNew: boolean, tonight: Tonight, writing: NoteWriting) {
-  const computed = candidate(exercise, tonight);
-  const wording = wordingFor(tonight.sections, { exercise }, writing);
-  return {
-    length: lengthInFigures(
-      computed.seconds + choicesAtFirst(exercise, isNew).talk - exercise.usual.talk,
-    ),
-    /** Of each group, where there are two. */
-    paths: keyPaths(computed.keys, wording),
-  };
-}
+import { preview, ShelfRow } from './ShelfRow';
 
 /** More lines than this nobody looks through; the words at the top find the others. */
 const mostShown = 300;
@@ -74,25 +58,33 @@ function useShelved() {
   };
 }
 
+/** Where an exercise goes: by its phase, behind the chosen segment, or to the beginning. */
+type Goes = 'phase' | 'behind' | 'first';
+
 /** Where exercises wait: by phase, a line each; taking one adds it where its phase belongs. */
 export default function Shelf({
-  tonight,
+  plan,
+  chosen,
   wishes,
   forbids,
   writing,
   onTake,
   onClose,
 }: {
-  readonly tonight: Tonight;
+  readonly plan: EvaluatedPlan;
+  /** The segment that is chosen: an exercise can go behind it. */
+  readonly chosen: Segment | undefined;
   /** What judged runs of pieces ask for. */
   readonly wishes: readonly Wish[];
   /** What the place does not allow. */
   readonly forbids: readonly PlaceNeed[];
   readonly writing: NoteWriting;
-  readonly onTake: (exercise: Exercise, isNew: boolean) => void;
+  readonly onTake: (exercise: Exercise, isNew: boolean, after?: string | null) => void;
   readonly onClose: () => void;
 }) {
+  const { tonight } = plan.document;
   const [words, setWords] = useState('');
+  const [goes, setGoes] = useState<Goes>('phase');
   const { exercises, isNew, isFetching, error, retry } = useShelved();
   const found = useMemo(() => {
     const asked = askedFor(words);
@@ -112,6 +104,14 @@ export default function Shelf({
     // Whether they are new changes with what the choir's exercises say.
     // eslint-disable-next-line react-hooks/exhaustive-deps
   }, [tonight, writing, exercises]);
+  const takeOne = (exercise: Exercise) => {
+    const after = goes === 'behind' ? chosen?.id : goes === 'first' ? null : undefined;
+    onTake(exercise, isNew(exercise), after);
+  };
+  const missing = useMemo(
+    () => bringingMissing(plan, exercises, { wishes, forbids, left: plan.left }),
+    [plan, exercises, wishes, forbids],
+  );
   /** A phase's exercises, families folded unless words are looked for. */
   const rowsIn = (phase: Phase, here: readonly Exercise[]) =>
     words
@@ -150,13 +150,15 @@ export default function Shelf({
               ? 'Nothing on the shelf has these words; try fewer.'
               : found.length > shown.length
                 ? `${shown.length} of ${found.length} exercises; type a word to find the others`
-                : `${figured(found.length, 'exercise', 'exercises')}; each goes where its phase belongs, with more talk where it was never led here`}
+                : `${figured(found.length, 'exercise', 'exercises')}; more talk where one was never led here`}
           {understood && `. Taken ${understood}.`}
         </Label>
         <WordButton ml="auto" fontSize="13px" onClick={onClose}>
           back to the bench
         </WordButton>
       </Flex>
+      {plan.segments.length > 0 && <Where {...{ chosen, goes }} onGoes={setGoes} />}
+      {words === '' && <StillMissing missing={missing} known={known} onTake={takeOne} />}
       {wishes.length > 0 && (
         <Flex gap="14px" wrap="wrap" fontSize="13px" mb="6px">
           <Label as="span">wished for</Label>
@@ -202,7 +204,7 @@ export default function Shelf({
                     exercise={row.item}
                     known={known(row.item)}
                     not={notPossibleInWords(row.item.needs, forbids)}
-                    onTake={() => onTake(row.item, isNew(row.item))}
+                    onTake={() => takeOne(row.item)}
                   />
                 ),
               )}
@@ -214,62 +216,59 @@ export default function Shelf({
   );
 }
 
-/** One exercise that can be taken: its name and figure, its keys and length tonight, and what the place forbids. */
-function ShelfRow({
-  exercise,
-  known: { length, paths },
-  not,
+/** What judged runs wish for and nothing in the plan works on yet: what brings it and has time. */
+function StillMissing({
+  missing,
+  known,
   onTake,
 }: {
-  readonly exercise: Exercise;
-  readonly known: ReturnType<typeof preview>;
-  /** What it needs that is not possible there, in words. */
-  readonly not: string | undefined;
-  readonly onTake: () => void;
+  readonly missing: readonly Missing[];
+  readonly known: (exercise: Exercise) => ReturnType<typeof preview>;
+  readonly onTake: (exercise: Exercise) => void;
+}) {
+  if (missing.length === 0) return null;
+  return (
+    <Box mb="8px" maxW="620px">
+      <Label as="h3" fontWeight={650} borderBottomWidth="1px">
+        Still missing, and fits tonight
+      </Label>
+      {missing.map(({ exercise, serves }) => (
+        <Box key={exercise.id}>
+          <ShelfRow
+            exercise={exercise}
+            known={known(exercise)}
+            not={undefined}
+            note={`for ${listInWords(serves)}`}
+            onTake={() => onTake(exercise)}
+          />
+        </Box>
+      ))}
+    </Box>
+  );
+}
+
+/** Where what is taken goes. */
+function Where({
+  chosen,
+  goes,
+  onGoes,
+}: {
+  readonly chosen: Segment | undefined;
+  readonly goes: Goes;
+  readonly onGoes: (goes: Goes) => void;
 }) {
   return (
-    <Box
-      as="button"
-      aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}${not ? `. ${not}` : ''}`}
-      onClick={onTake}
-      display="grid"
-      gridTemplateColumns={
-        !hasKeys(exercise.music)
-          ? '1fr 34px'
-          : paths.length > 1
-            ? '1fr 120px 34px'
-            : '1fr 44px 76px 34px'
-      }
-      alignItems="center"
-      gap="6px"
-      w="100%"
-      minH="26px"
-      textAlign="left"
-      fontSize="13px"
-      cursor="pointer"
-      _hover={{ bg: 'sunk' }}
-    >
-      <Name as="span" fontSize="15px" truncate>
-        {exercise.name}
-      </Name>
-      {hasKeys(exercise.music) && (
-        <>
-          {paths.length === 1 && (
-            <PatternFigure music={exercise.music} width={44} height={18} small />
-          )}
-          <Box as="span" whiteSpace="nowrap">
-            {paths.join(', ')}
-          </Box>
-        </>
-      )}
-      <Box as="span" textAlign="right" color="inkSoft">
-        {length}
-      </Box>
-      {not && (
-        <Box as="span" gridColumn="1 / -1" color="sporeText" mt="-4px" pb="2px">
-          {not}
-        </Box>
-      )}
+    <Box mb="6px">
+      <WordChoice
+        label="Where it goes"
+        options={[
+          ['phase', 'goes where its phase belongs'],
+          ...(chosen ? ([['behind', `behind ${chosen.exercise.name}`]] as const) : []),
+          ['first', 'at the beginning'],
+        ]}
+        value={goes}
+        onChange={onGoes}
+      />
     </Box>
   );
 }

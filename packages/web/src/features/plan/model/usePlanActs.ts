@@ -49,8 +49,8 @@ export function usePlanActs(
     setOpen('bench');
     focusChosen();
   };
-  const take = (exercise: Exercise, isNew: boolean) => {
-    actions.take(exercise, isNew);
+  const take = (exercise: Exercise, isNew: boolean, after?: string | null) => {
+    actions.take(exercise, isNew, after);
     setOpen('bench');
     focusChosen();
   };
