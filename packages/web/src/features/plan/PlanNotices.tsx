@@ -1,14 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import type { PlanStore } from '@wide-fern/client';
+import type { PlanEdit } from '@wide-fern/contract';
 import type { Tonight } from '@wide-fern/core';
-import type { SectionsChange } from '@wide-fern/plan';
 import type { Clock } from '@wide-fern/words';
 import { lazy, Suspense } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
 
-// What is rarely seen is fetched when it is.
+// What is rarely seen is fetched when it is, or behind the page.
 const ClashPanel = lazy(() => import('./ClashPanel').then((it) => ({ default: it.ClashPanel })));
 const SectionsChanged = lazy(() =>
   import('./SectionsChanged').then((it) => ({ default: it.SectionsChanged })),
@@ -19,15 +19,16 @@ export function PlanNotices({
   store,
   allotted,
   clock,
-  change,
+  tonight,
   onTake,
 }: {
   readonly store: PlanStore;
   readonly allotted: number;
   readonly clock: Clock;
-  readonly change: SectionsChange | undefined;
+  /** The sections as they are now. */
+  readonly tonight: Tonight;
   /** The plan shall rest on the sections as they are now. */
-  readonly onTake: (tonight: Tonight) => void;
+  readonly onTake: (edit: PlanEdit) => void;
 }) {
   const { choir, account, mayEdit } = useHere();
   const { document, saving } = useStore(store);
@@ -50,16 +51,9 @@ export function PlanNotices({
           Not saved: {saving.message} Your changes are kept on this device.
         </Box>
       )}
-      {change && (
-        <Suspense fallback={null}>
-          <SectionsChanged
-            change={change}
-            mayEdit={mayEdit}
-            writing={choir.writing}
-            onTake={() => onTake(change.tonight)}
-          />
-        </Suspense>
-      )}
+      <Suspense fallback={null}>
+        <SectionsChanged {...{ document, tonight, mayEdit, onTake }} writing={choir.writing} />
+      </Suspense>
     </>
   );
 }

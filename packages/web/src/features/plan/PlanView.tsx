@@ -8,7 +8,6 @@ import { Hidden, Label } from '../../ui/words';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
-import { takeTonight } from '@wide-fern/plan';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
 import { usePlanActs } from './model/usePlanActs';
@@ -49,7 +48,7 @@ export function PlanView({
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
 
-  const { start, allotted, plan, change, clock, narrow, sections, parts, layout } = usePlanDrawing({
+  const { start, allotted, plan, clock, narrow, sections, parts, layout } = usePlanDrawing({
     evening,
     item,
     document,
@@ -82,9 +81,9 @@ export function PlanView({
         store={store}
         allotted={allotted}
         clock={clock}
-        change={change}
-        onTake={(tonight) => {
-          edit(takeTonight(document, tonight));
+        tonight={evening.tonight}
+        onTake={(taken) => {
+          edit(taken);
           setSaid('The plan rests on tonight’s sections now; undo brings the old keys back.');
         }}
       />

@@ -1,13 +1,34 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { bandChangeInWords, countInWords, segmentChangeInWords } from '@wide-fern/words';
-import { type NoteWriting } from '@wide-fern/core';
-import { useState } from 'react';
+import type { PlanDocument, PlanEdit } from '@wide-fern/contract';
+import type { NoteWriting, Tonight } from '@wide-fern/core';
+import { useMemo, useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton } from '../../ui/words';
-import type { SectionsChange } from '@wide-fern/plan';
+import { sectionsChange, takeTonight, type SectionsChange } from '@wide-fern/plan';
 
-/** The sections are others than when the plan was made: which keys that touches, and the new ladders as an offer. */
+/** The sections are others than when the plan was made; nothing where they are the same. */
 export function SectionsChanged({
+  document,
+  tonight,
+  onTake,
+  ...shown
+}: {
+  readonly document: PlanDocument;
+  /** As they are now. */
+  readonly tonight: Tonight;
+  readonly mayEdit: boolean;
+  readonly writing: NoteWriting;
+  readonly onTake: (edit: PlanEdit) => void;
+}) {
+  const change = useMemo(() => sectionsChange(document, tonight), [document, tonight]);
+  if (!change) return null;
+  const take = () => onTake(takeTonight(document, change.tonight));
+  return <Changed {...shown} change={change} onTake={take} />;
+}
+
+/** Which keys that touches, and the new ladders as an offer. */
+function Changed({
   change,
   mayEdit,
   writing,

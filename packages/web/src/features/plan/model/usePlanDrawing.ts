@@ -1,5 +1,5 @@
 import type { Evening, PlanDocument } from '@wide-fern/contract';
-import { evaluate, itemTime, sectionsChange } from '@wide-fern/plan';
+import { evaluate, itemTime } from '@wide-fern/plan';
 import { clockIn } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { useHere } from '../../../here/session';
@@ -30,10 +30,6 @@ export function usePlanDrawing({
   const pageHeight = usePageHeight();
   const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
   const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
-  const change = useMemo(
-    () => sectionsChange(document, evening.tonight),
-    [document, evening.tonight],
-  );
   const clock = useMemo(() => clockIn(timeZone, kind), [timeZone, kind]);
 
   const narrow = width < narrowBelow;
@@ -49,5 +45,5 @@ export function usePlanDrawing({
     reaches: sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
   });
 
-  return { start, allotted, plan, change, clock, narrow, sections, parts, layout };
+  return { start, allotted, plan, clock, narrow, sections, parts, layout };
 }
