@@ -140,4 +140,18 @@ describe('a plan’s store', () => {
     chooseOnlyOne();
     expect(store.getState().also).toEqual([]);
   });
+
+  it('does not bring back on undo what was taken back since the server last heard', () => {
+    const store = open();
+    const { edit } = store.getState();
+    edit(choose('pulley', { reset: { seconds: 10, every: 4 } }));
+    const { document: told } = store.getState();
+    store.getState().stored(told, planOf(told, 2));
+    edit(choose('pulley', { reset: undefined }));
+    edit(choose('pulley', { coach: 5 }));
+    store.getState().undo();
+    const { document: now, acknowledged } = store.getState();
+    expect(now.segments[2]!.choices).toEqual(document.segments[2]!.choices);
+    expect(now).not.toBe(acknowledged);
+  });
 });

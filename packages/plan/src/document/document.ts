@@ -21,7 +21,9 @@ export const sameSegments = (one: PlanDocument, other: PlanDocument): boolean =>
   one.segments.length === other.segments.length &&
   one.segments.every((segment, place) => {
     const there = other.segments[place]!;
-    const names = Object.keys(segment.choices) as (keyof typeof segment.choices)[];
+    // What only one of them has chosen is a difference too.
+    const all = { ...segment.choices, ...there.choices };
+    const names = Object.keys(all) as (keyof typeof all)[];
     return (
       segment.id === there.id &&
       segment.exercise === there.exercise &&
