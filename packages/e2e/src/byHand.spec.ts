@@ -110,7 +110,7 @@ test('segments by hand: pulled, chosen together, another instead, and everything
   await segment(/Pulley/).click({ modifiers: ['Shift'] });
   await expect(page.getByText(/^Chosen together: two segments/)).toBeVisible();
   await page.keyboard.press('Shift+ArrowLeft');
-  expect(await names()).toEqual(['Narrow hum', 'Pulley', 'Coat off', 'Embers']);
+  await expect.poll(names).toEqual(['Narrow hum', 'Pulley', 'Coat off', 'Embers']);
   await page.getByRole('button', { name: 'only this one' }).click();
 
   // Another in its place, by the keyboard.
@@ -120,7 +120,7 @@ test('segments by hand: pulled, chosen together, another instead, and everything
   await expectAccessible(page);
   const taken = /^Take (.+) instead/.exec((await other.getAttribute('aria-label'))!)![1]!;
   await other.press('Enter');
-  expect(await names()).toEqual(['Narrow hum', taken, 'Coat off', 'Embers']);
+  await expect.poll(names).toEqual(['Narrow hum', taken, 'Coat off', 'Embers']);
 
   // The moment that is pointed at is said in words.
   await page.getByRole('slider', { name: 'Moment of the warm-up' }).focus();
@@ -133,7 +133,7 @@ test('segments by hand: pulled, chosen together, another instead, and everything
   await expect(done).toContainText(`${taken} in place of Pulley`);
   await expectAccessible(page);
   await done.getByRole('button', { name: 'back to before this' }).last().click();
-  expect(await names()).toEqual(['Coat off', 'Narrow hum', 'Pulley', 'Embers']);
+  await expect.poll(names).toEqual(['Coat off', 'Narrow hum', 'Pulley', 'Embers']);
   await expect(length).toHaveText(before);
   await saved(page);
   expectNoComplaints(person.context);
