@@ -19,6 +19,7 @@ export * from './plan';
 export * from './planner';
 export * from './load';
 export * from './sure';
+export * from './playing/openings';
 export * from './playing/programme';
 export * from './timing';
 export * from './units';

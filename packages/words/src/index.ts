@@ -41,3 +41,4 @@ export * from './plan/leading';
 export * from './plan/instead';
 export * from './plan/said';
 export * from './plan/moment';
+export * from './sheet';

@@ -1,24 +1,29 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, PlanDocument } from '@wide-fern/contract';
+import type { Paper } from '@wide-fern/interchange/pdf';
 import { choirScore, programme } from '@wide-fern/core';
 import { evaluate, itemTime, writePlanFile } from '@wide-fern/plan';
-import { dayInWords } from '@wide-fern/words';
+import { dayInWords, type SheetText } from '@wide-fern/words';
 import { useState } from 'react';
 import { useHere } from '../../here/session';
 import { saveFile } from '../../ui/saveFile';
 import { Label, WordButton } from '../../ui/words';
 
-type Wanted = 'musicxml' | 'mxl' | 'midi' | 'json';
+type Wanted = 'pdf' | 'musicxml' | 'mxl' | 'midi' | 'json';
 
-/** The whole warm-up as a file in an open format: every key written out, or all that is planned. */
+/** What is handed on as a file: this sheet, or the whole warm-up in an open format. */
 export function Files({
   evening,
   item,
   document,
+  sheet,
+  paper,
 }: {
   readonly evening: Evening;
   readonly item: string;
   readonly document: PlanDocument;
+  readonly sheet: SheetText;
+  readonly paper: Paper;
 }) {
   const { choir } = useHere();
   const [failed, setFailed] = useState(false);
@@ -29,6 +34,12 @@ export function Files({
     const title = `Warm-up, ${dayInWords(evening.startsAt, choir.timeZone)}`;
     const name = `warm-up-${evening.startsAt.slice(0, 10)}`;
     try {
+      if (wanted === 'pdf') {
+        const { sheetPdf } = await import('./sheetPdf');
+        const bytes = await sheetPdf(sheet, paper, choir.writing);
+        saveFile(`${name}.pdf`, 'application/pdf', new Uint8Array(bytes));
+        return;
+      }
       if (wanted === 'json') {
         saveFile(`${name}.json`, 'application/json', writePlanFile(title, document));
         return;
@@ -76,7 +87,11 @@ export function Files({
     <Box fontSize="13px">
       <Flex gap="0 14px" wrap="wrap" align="center" role="group" aria-label="As a file">
         <Label as="span" fontSize="12px">
-          The whole warm-up as a file
+          This sheet as a file
+        </Label>
+        {word('pdf', 'PDF')}
+        <Label as="span" fontSize="12px">
+          The whole warm-up
         </Label>
         {word('musicxml', 'MusicXML')}
         {word('mxl', 'compressed MusicXML')}

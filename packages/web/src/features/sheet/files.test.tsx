@@ -17,7 +17,15 @@ const bytesOf = async (blob: Blob) =>
     reader.readAsArrayBuffer(blob);
   });
 const view = (document: PlanDocument) =>
-  show(<Files evening={eveningFor()} item="warm-up" document={document} />);
+  show(
+    <Files
+      evening={eveningFor()}
+      item="warm-up"
+      document={document}
+      sheet={{ title: '', under: '', entries: [], foot: [] }}
+      paper="a4"
+    />,
+  );
 
 beforeAll(() => {
   // The test's browser keeps no files: they are looked at here.

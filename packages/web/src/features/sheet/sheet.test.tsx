@@ -1,40 +1,22 @@
 import { ChakraProvider } from '@chakra-ui/react';
 import { system } from '../../ui/system';
 import { cleanup, render, screen, within } from '@testing-library/react';
-import type { Evening, PlanDocument } from '@wide-fern/contract';
+import type { PlanDocument } from '@wide-fern/contract';
 import { choose, performAll } from '@wide-fern/plan';
-import { documentOf, tonight } from '@wide-fern/plan/testing';
-import { cautions } from '@wide-fern/words';
+import { documentOf } from '@wide-fern/plan/testing';
+import { cautions, sheetFor } from '@wide-fern/words';
+import { eveningFor } from '../../testing/evening';
 import { Sheet } from './Sheet';
-
-const evening = {
-  id: '00000000-0000-4000-8000-000000000001',
-  version: 1,
-  name: null,
-  startsAt: '2026-12-01T19:30:00.000Z',
-  endsAt: '2026-12-01T21:30:00.000Z',
-  place: 'Quarry Lane Hall',
-  occasion: 'evening after work',
-  forbids: [],
-  agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null }],
-  tonight: { sections: [...tonight.sections], needs: [...tonight.needs] },
-  pieces: [],
-  withEveryone: [],
-  asUsual: [],
-  wishes: [],
-} as unknown as Evening;
 
 const sheet = (document: PlanDocument) =>
   render(
     <ChakraProvider value={system}>
       <Sheet
-        evening={evening}
-        item="warm-up"
-        document={document}
+        sheet={sheetFor('lead', {
+          ...{ evening: eveningFor(), item: 'warm-up', document, choir: 'Quarry Lane Singers' },
+          ...{ timeZone: 'Europe/London', clock: '24', writing: 'flats' },
+        })}
         paper="a4"
-        choir="Quarry Lane Singers"
-        timeZone="Europe/London"
-        clock="24"
         writing="flats"
       />
     </ChakraProvider>,

@@ -1,0 +1,63 @@
+import { readFile } from 'node:fs/promises';
+import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
+import { expect, test, type Page } from '@playwright/test';
+import { expectAccessible } from './accessible';
+import { expectNoComplaints, newEvening, newPerson, storePlan } from './person';
+
+async function textOf(path: string): Promise<string> {
+  const data = new Uint8Array(await readFile(path));
+  const document = await getDocument({ data, verbosity: 0 }).promise;
+  let text = '';
+  for (let page = 1; page <= document.numPages; page += 1) {
+    const { items } = await (await document.getPage(page)).getTextContent();
+    text += items.map((item) => ('str' in item ? item.str : '')).join('');
+  }
+  return text;
+}
+
+/** The words of a sheet on the screen, without its notes. */
+const words = (page: Page) =>
+  page.getByRole('main').evaluate((sheet) => {
+    const copy = sheet.cloneNode(true) as HTMLElement;
+    for (const svg of copy.querySelectorAll('svg')) svg.remove();
+    return (copy.textContent ?? '').split(/\s+/).filter((word) => word !== '');
+  });
+
+test('sheets for three readers, on the screen and as PDF', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'slate-steps', 'lantern-chord']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
+  const sheet = page.getByRole('main');
+  await expect(sheet.getByRole('img').first()).toBeVisible();
+  const pdf = async () => {
+    const download = page.waitForEvent('download');
+    await page.getByRole('button', { name: 'PDF', exact: true }).click();
+    return textOf(await (await download).path());
+  };
+  const same = async () => {
+    const text = (await pdf()).replaceAll(/\s/g, '');
+    const shown = await words(page);
+    expect(shown.length).toBeGreaterThan(100);
+    expect(shown.filter((word) => !text.includes(word))).toEqual([]);
+    return text;
+  };
+  await same();
+
+  await page.getByLabel('For').selectOption({ label: 'whoever plays' });
+  const bars = sheet.getByRole('img', { name: /^\S+: chord .* then S / });
+  await expect(bars.first()).toBeVisible();
+  await expectAccessible(page);
+  // Whole notes of the music face: at least two chords a key.
+  expect((await same()).match(/\uE0A2/g)!.length).toBeGreaterThan(100);
+
+  await page.getByLabel('For').selectOption({ label: 'those who sing' });
+  await page.getByLabel('Who').selectOption({ label: 'tenors' });
+  await expect(sheet).toContainText('for tenors');
+  await expect(sheet.getByRole('row', { name: /^T / }).first()).toBeVisible();
+  await expect(sheet.getByRole('row', { name: /^S / })).toHaveCount(0);
+  await page.getByLabel('Paper').selectOption({ label: 'Letter' });
+  await same();
+  expectNoComplaints(person.context);
+});
