@@ -18,9 +18,12 @@ async function textOf(path: string): Promise<string> {
 /** The words of a sheet on the screen, without its notes. */
 const words = (page: Page) =>
   page.getByRole('main').evaluate((sheet) => {
-    const copy = sheet.cloneNode(true) as HTMLElement;
-    for (const svg of copy.querySelectorAll('svg')) svg.remove();
-    return (copy.textContent ?? '').split(/\s+/).filter((word) => word !== '');
+    const walk = document.createTreeWalker(sheet, NodeFilter.SHOW_TEXT);
+    const found: string[] = [];
+    for (let node = walk.nextNode(); node; node = walk.nextNode()) {
+      if (!node.parentElement!.closest('svg')) found.push(...node.textContent!.split(/\s+/));
+    }
+    return found.filter((word) => word !== '');
   });
 
 test('sheets for three readers, on the screen and as PDF', async ({ browser }) => {
