@@ -1,4 +1,5 @@
 import { readFileSync } from 'node:fs';
+import { loudnessOf, readWav } from '@wide-fern/sound';
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { expectNoComplaints, newEvening, newPerson, saved, storePlan } from './person';
@@ -193,6 +194,15 @@ test('a whole warm-up leaves as files, and a file becomes a plan to begin from',
   expect(readFileSync(midi.path).subarray(0, 4).toString()).toBe('MThd');
   const json = await fileOf('all that is planned (JSON)');
   await expectAccessible(page);
+
+  // Two exercises as one sound: each at the usual level, with a silence between them.
+  const wav = await fileOf('sound to practise with (WAV)');
+  const { sampleRate, samples } = readWav(new Uint8Array(readFileSync(wav.path)));
+  expect(samples.length / sampleRate).toBeGreaterThan(60);
+  expect(loudnessOf(samples)).toBeGreaterThan(-20);
+  const second = (from: number) => samples.subarray(from * sampleRate, (from + 1) * sampleRate);
+  const seconds = Array.from({ length: Math.floor(samples.length / sampleRate) }, (_, i) => i);
+  expect(seconds.some((from) => loudnessOf(second(from + 0.25)) < -60)).toBe(true);
 
   // Another evening begins from it.
   const later = await newEvening(person);

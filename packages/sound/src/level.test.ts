@@ -1,5 +1,5 @@
 import fc from 'fast-check';
-import { atUsualLevel, loudnessOf } from './level';
+import { atUsualLevel, inARow, loudnessOf } from './level';
 
 const sampleRate = 8000;
 /** Tones with rests between them, as an exercise's file has. */
@@ -37,5 +37,14 @@ describe('a sound file', () => {
   it('stays silent where it is', () => {
     const samples = new Float32Array(4000);
     expect(atUsualLevel({ sampleRate, samples }).samples).toEqual(samples);
+  });
+});
+
+describe('recordings in a row', () => {
+  it('keep every sample, with silence between them and none at the ends', () => {
+    const [one, two] = [Float32Array.of(0.5, 0.25), Float32Array.of(-0.5)];
+    expect([...inARow([one, two, one], 2)]).toEqual([0.5, 0.25, 0, 0, -0.5, 0, 0, 0.5, 0.25]);
+    expect(inARow([], 2)).toHaveLength(0);
+    expect([...inARow([one], 2)]).toEqual([0.5, 0.25]);
   });
 });

@@ -52,3 +52,16 @@ export function atUsualLevel({ sampleRate, samples }: Recording): Recording {
   }
   return { sampleRate, samples: level };
 }
+
+/** Recordings of one rate after one another, with so many silent samples between them. */
+export function inARow(parts: readonly Float32Array[], between: number): Float32Array {
+  const gap = Math.round(between);
+  const gaps = gap * Math.max(0, parts.length - 1);
+  const whole = new Float32Array(parts.reduce((sum, { length }) => sum + length, gaps));
+  let at = 0;
+  for (const part of parts) {
+    whole.set(part, at);
+    at += part.length + gap;
+  }
+  return whole;
+}

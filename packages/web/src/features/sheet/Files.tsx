@@ -1,15 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, PlanDocument } from '@wide-fern/contract';
 import type { Paper } from '@wide-fern/interchange/pdf';
-import { choirScore, programme } from '@wide-fern/core';
-import { evaluate, itemTime, writePlanFile } from '@wide-fern/plan';
+import { itemTime, writePlanFile } from '@wide-fern/plan';
 import { dayInWords, type SheetText } from '@wide-fern/words';
-import { useState } from 'react';
+import { useEffect, useRef, useState } from 'react';
 import { useHere } from '../../here/session';
 import { saveFile } from '../../ui/saveFile';
 import { Label, WordButton } from '../../ui/words';
+import { sungSegments } from './heard';
 
-type Wanted = 'pdf' | 'musicxml' | 'mxl' | 'midi' | 'json';
+type Wanted = 'pdf' | 'musicxml' | 'mxl' | 'midi' | 'wav' | 'json';
+
+const nothingSung = 'Nothing in this warm-up is sung in keys, so there is no music to write.';
 
 /** What is handed on as a file: this sheet, or the whole warm-up in an open format. */
 export function Files({
@@ -18,61 +20,92 @@ export function Files({
   document,
   sheet,
   paper,
+  part,
 }: {
   readonly evening: Evening;
   readonly item: string;
   readonly document: PlanDocument;
   readonly sheet: SheetText;
   readonly paper: Paper;
+  /** Whose sheet it is, if one part's: it is heard above the others. */
+  readonly part?: string | undefined;
 }) {
   const { choir } = useHere();
   const [failed, setFailed] = useState(false);
   const [said, setSaid] = useState('');
+  const making = useRef<AbortController>(undefined);
+  const [isMaking, setIsMaking] = useState(false);
+  useEffect(() => () => making.current?.abort(), []);
+  const title = `Warm-up, ${dayInWords(evening.startsAt, choir.timeZone)}`;
+  const name = `warm-up-${evening.startsAt.slice(0, 10)}`;
+  const { sections } = document.tonight;
+
+  const writeMusic = async (wanted: 'musicxml' | 'mxl' | 'midi') => {
+    const sung = sungSegments(document, itemTime(evening, item).allotted);
+    if (sung.length === 0) {
+      setSaid(nothingSung);
+      return;
+    }
+    const files = await import('@wide-fern/interchange');
+    if (wanted === 'midi') {
+      const parts = sections.map(({ id, many }) => ({ id, name: many }));
+      saveFile(
+        `${name}.mid`,
+        'audio/midi',
+        new Uint8Array(files.writeWarmUpMidi(title, parts, sung)),
+      );
+      return;
+    }
+    const scores = sung.map(({ score }) => score);
+    const xml = files.writeScoreXml(files.warmUpScore(title, scores, choir.accidentals));
+    if (wanted === 'musicxml') {
+      saveFile(`${name}.musicxml`, 'application/vnd.recordare.musicxml+xml', xml);
+    } else {
+      const type = 'application/vnd.recordare.musicxml';
+      saveFile(`${name}.mxl`, type, new Uint8Array(files.compress(xml)));
+    }
+  };
+
+  /** What is sung, with its chords and count-ins, as a sound; it takes a while and can be stopped. */
+  const writeTrack = async () => {
+    const sung = sungSegments(document, itemTime(evening, item).allotted);
+    if (sung.length === 0) {
+      setSaid(nothingSung);
+      return;
+    }
+    const stop = new AbortController();
+    making.current = stop;
+    setIsMaking(true);
+    const tell = (done: number) => setSaid(`Sounding, ${done} of ${sung.length} done.`);
+    tell(0);
+    try {
+      const { renderTrack } = await import('../../music/hearing/player');
+      const programmes = sung.map(({ heard }) => heard);
+      const track = await renderTrack(programmes, part ?? null, tell, stop.signal);
+      saveFile(`${name}${part ? `-${part}` : ''}.wav`, 'audio/wav', track);
+      setSaid('');
+    } catch (error) {
+      if (!stop.signal.aborted) throw error;
+      setSaid('Stopped.');
+    } finally {
+      setIsMaking(false);
+    }
+  };
+
   const write = async (wanted: Wanted) => {
     setFailed(false);
     setSaid('');
-    const title = `Warm-up, ${dayInWords(evening.startsAt, choir.timeZone)}`;
-    const name = `warm-up-${evening.startsAt.slice(0, 10)}`;
     try {
       if (wanted === 'pdf') {
         const { sheetPdf } = await import('./sheetPdf');
         const bytes = await sheetPdf(sheet, paper, choir.writing);
         saveFile(`${name}.pdf`, 'application/pdf', new Uint8Array(bytes));
-        return;
-      }
-      if (wanted === 'json') {
+      } else if (wanted === 'json') {
         saveFile(`${name}.json`, 'application/json', writePlanFile(title, document));
-        return;
-      }
-      const files = await import('@wide-fern/interchange');
-      const { sections } = document.tonight;
-      const { segments } = evaluate(document, itemTime(evening, item).allotted);
-      const sung = segments.flatMap(({ segment: { exercise, choices }, computed }) => {
-        const score = choirScore(exercise, choices.tempo, sections, computed.repetitions);
-        return score && score.keys.length > 0 ? [{ exercise, choices, computed, score }] : [];
-      });
-      if (sung.length === 0) {
-        setSaid('Nothing in this warm-up is sung in keys, so there is no music to write.');
-        return;
-      }
-      if (wanted === 'midi') {
-        const heard = sung.map(({ exercise, choices, computed, score }) => ({
-          name: exercise.name,
-          from: computed.placed.from + choices.talk,
-          heard: programme({ ...exercise, score, verses: choices.verses }),
-        }));
-        const parts = sections.map(({ id, many }) => ({ id, name: many }));
-        const bytes = files.writeWarmUpMidi(title, parts, heard);
-        saveFile(`${name}.mid`, 'audio/midi', new Uint8Array(bytes));
-        return;
-      }
-      const scores = sung.map(({ score }) => score);
-      const xml = files.writeScoreXml(files.warmUpScore(title, scores, choir.accidentals));
-      if (wanted === 'musicxml') {
-        saveFile(`${name}.musicxml`, 'application/vnd.recordare.musicxml+xml', xml);
+      } else if (wanted === 'wav') {
+        await writeTrack();
       } else {
-        const type = 'application/vnd.recordare.musicxml';
-        saveFile(`${name}.mxl`, type, new Uint8Array(files.compress(xml)));
+        await writeMusic(wanted);
       }
     } catch {
       setFailed(true);
@@ -83,6 +116,7 @@ export function Files({
       {words}
     </WordButton>
   );
+  const loud = sections.find(({ id }) => id === part)?.many;
   return (
     <Box fontSize="13px">
       <Flex gap="0 14px" wrap="wrap" align="center" role="group" aria-label="As a file">
@@ -93,6 +127,16 @@ export function Files({
         <Label as="span" fontSize="12px">
           The whole warm-up
         </Label>
+        {!isMaking &&
+          word(
+            'wav',
+            loud ? `sound to practise with, ${loud} louder (WAV)` : 'sound to practise with (WAV)',
+          )}
+        {isMaking && (
+          <WordButton fontSize="13px" onClick={() => making.current?.abort()}>
+            stop sounding
+          </WordButton>
+        )}
         {word('musicxml', 'MusicXML')}
         {word('mxl', 'compressed MusicXML')}
         {word('midi', 'MIDI')}

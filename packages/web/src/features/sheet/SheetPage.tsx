@@ -120,7 +120,10 @@ function Sheets({
           Print
         </MainButton>
         <Suspense fallback={null}>
-          <Files evening={evening} item={item} document={document} sheet={sheet} paper={paper} />
+          <Files
+            {...{ evening, item, document, sheet, paper }}
+            part={reader === 'sing' && part !== '' ? part : undefined}
+          />
         </Suspense>
       </Flex>
       <Sheet sheet={sheet} paper={paper} writing={writing} />
