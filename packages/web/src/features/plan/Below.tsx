@@ -2,7 +2,8 @@ import { Box } from '@chakra-ui/react';
 import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
-import { lazy, Suspense } from 'react';
+import { lazy, Suspense, type RefObject } from 'react';
+import type { Dropping } from './drawing/Dragging';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
@@ -43,6 +44,7 @@ const WhatWasDone = lazy(() =>
 
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
+  dropping,
   open,
   acts,
   store,
@@ -55,6 +57,7 @@ export function Below({
   onBuild,
   borderTopWidth,
 }: {
+  readonly dropping: RefObject<Dropping | undefined>;
   readonly open: Opened | undefined;
   readonly acts: PlanDoing;
   readonly store: PlanStore;
@@ -101,6 +104,7 @@ export function Below({
             wishes={evening.wishes}
             forbids={evening.forbids}
             writing={writing}
+            dropping={dropping}
             onTake={take}
             onClose={toBench}
           />

@@ -4,7 +4,10 @@ import { leftInWords } from '@wide-fern/words';
 import { lazy, Suspense, useEffect, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
-import { Hidden, Label } from '../../ui/words';
+import { Hidden, Label, WordButton } from '../../ui/words';
+import type { TimeView } from '../../music/lanes/geometry';
+import type { Looking } from './drawing/Zoom';
+import type { Dropping } from './drawing/Dragging';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
@@ -44,6 +47,9 @@ export function PlanView({
   const { document, chosen, also } = useStore(store);
   const { edit, choose, chooseOnlyOne } = store.getState();
   const [part, setPart] = useState(0);
+  const [view, setView] = useState<TimeView>();
+  const looking = useRef<Looking>(undefined);
+  const dropping = useRef<Dropping>(undefined);
   const signs = useSigns('plan');
   const frame = useRef<HTMLDivElement>(null);
   const width = useWidth(frame);
@@ -54,11 +60,12 @@ export function PlanView({
     document,
     part,
     width,
+    view,
   });
   const behind = useBehind(evening, plan);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
-  const acts = usePlanActs(store, frame, evaluated, onBuild);
+  const acts = usePlanActs(store, frame, evaluated, onBuild, looking);
   const { open, setOpen, said, setSaid, actions, go } = acts;
   useEffect(() => {
     if (doneAsked > 0) setOpen((shown) => (shown === 'done' ? 'bench' : 'done'));
@@ -68,6 +75,18 @@ export function PlanView({
     choose(id, beside ? 'beside' : undefined);
     setOpen('bench');
   };
+  const near = (
+    <>
+      <WordButton fontSize="12px" mr="6px" onClick={() => looking.current?.nearer()}>
+        nearer
+      </WordButton>
+      {view && (
+        <WordButton fontSize="12px" onClick={() => setView(undefined)}>
+          all
+        </WordButton>
+      )}
+    </>
+  );
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const isShelf = open === 'shelf' && mayEdit;
   return (
@@ -90,14 +109,18 @@ export function PlanView({
       {narrow && (
         <Flex px="16px" justify="space-between">
           <Label fontSize="12px">Evening</Label>
+          {near}
           <SignsWord {...signs} />
         </Flex>
       )}
       <Woven
         {...{ plan, layout, parts, evening, item, start, clock, chosen, writing, behind }}
+        {...{ view, looking }}
+        onView={setView}
         onChoose={(id) => chooseSegment(id)}
       />
       <SegmentStrip
+        {...{ frame, dropping }}
         plan={plan}
         axis={layout.axis}
         label={
@@ -106,6 +129,8 @@ export function PlanView({
               Segments
               <br />
               <SignsWord {...signs} />
+              <br />
+              {near}
             </>
           )
         }
@@ -153,6 +178,7 @@ export function PlanView({
         </Suspense>
       )}
       <Below
+        dropping={dropping}
         open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}
         acts={acts}
         store={store}

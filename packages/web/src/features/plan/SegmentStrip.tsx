@@ -1,22 +1,14 @@
 import { Box } from '@chakra-ui/react';
-import {
-  closestCenter,
-  DndContext,
-  PointerSensor,
-  useSensor,
-  useSensors,
-  type DragEndEvent,
-  type Modifier,
-} from '@dnd-kit/core';
-import { horizontalListSortingStrategy, SortableContext } from '@dnd-kit/sortable';
 import type { NoteWriting, PlaceNeed } from '@wide-fern/core';
 import { isTooLong, keyPath, notPossibleInWords, wordingFor } from '@wide-fern/words';
-import type { ReactNode } from 'react';
+import { lazy, Suspense, type ReactNode, type RefObject } from 'react';
+import type { Dropping } from './drawing/Dragging';
 import { StripItem } from './StripItem';
 import type { TimeAxis } from '../../music/lanes/geometry';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 
-const alongTheStrip: Modifier = ({ transform }) => ({ ...transform, y: 0 });
+/** What is dragged comes right behind what is seen. */
+const Dragging = lazy(() => import('./drawing/Dragging').then((it) => ({ default: it.Dragging })));
 
 /** Arrows lead from one segment to the next; to the first and the last by their own keys. */
 const places: Readonly<Record<string, number>> = {
@@ -28,6 +20,8 @@ const places: Readonly<Record<string, number>> = {
 
 /** The segments in order and to scale; they are chosen here, and dragged to another place. */
 export function SegmentStrip({
+  frame,
+  dropping,
   plan,
   axis,
   label,
@@ -43,6 +37,9 @@ export function SegmentStrip({
   onTalk,
   free,
 }: {
+  /** What holds the strip and what is dragged to it. */
+  readonly frame: RefObject<HTMLElement | null>;
+  readonly dropping: RefObject<Dropping | undefined>;
   readonly plan: EvaluatedPlan;
   readonly axis: TimeAxis;
   readonly label: ReactNode;
@@ -63,71 +60,74 @@ export function SegmentStrip({
   /** What stands in the time left over. */
   readonly free: ReactNode;
 }) {
-  const sensors = useSensors(useSensor(PointerSensor, { activationConstraint: { distance: 6 } }));
-  const ids = plan.segments.map(({ segment }) => segment.id);
-  const drop = ({ active, over }: DragEndEvent) => {
-    if (over && over.id !== active.id) onMove(String(active.id), ids.indexOf(String(over.id)));
-  };
   const end = axis.x(plan.total);
   return (
-    <Box position="relative" h="54px">
+    <Box position="relative" h="54px" data-strip>
       <Box
         position="absolute"
         left={axis.left > 80 ? '24px' : '16px'}
-        top="12px"
+        top="4px"
         color="inkSoft"
         fontSize="12px"
       >
         {label}
       </Box>
-      <DndContext
-        sensors={sensors}
-        collisionDetection={closestCenter}
-        modifiers={[alongTheStrip]}
-        onDragEnd={drop}
-        autoScroll={false}
-      >
-        <SortableContext items={ids} strategy={horizontalListSortingStrategy}>
-          <Box
-            as="ol"
-            aria-label="Segments"
-            display="flex"
-            position="absolute"
-            left={`${axis.left}px`}
-            top={0}
-            borderTopWidth="1px"
-            listStyleType="none"
-            onKeyDown={(event) => {
-              const by = places[event.key];
-              if (by === undefined || event.shiftKey) return;
-              event.preventDefault();
-              onGo(by);
-            }}
-          >
-            {plan.segments.map((evaluated, i) => {
-              const { segment, computed } = evaluated;
-              const wording = wordingFor(plan.document.tonight.sections, segment, writing);
-              return (
-                <StripItem
-                  key={segment.id}
-                  evaluated={evaluated}
-                  place={i + 1}
-                  width={axis.x(computed.placed.to) - axis.x(computed.placed.from)}
-                  bandsWording={{ path: keyPath(computed.keys, wording) }}
-                  not={notPossibleInWords(segment.exercise.needs, forbids)}
-                  isChosen={segment.id === chosen}
-                  isAlso={segment.id !== chosen && also.includes(segment.id)}
-                  mayEdit={mayEdit}
-                  onChoose={(beside) => onChoose(segment.id, beside)}
-                  onResize={(repetitions) => onResize(segment.id, repetitions)}
-                  onTalk={(seconds) => onTalk(segment.id, seconds)}
-                />
-              );
-            })}
-          </Box>
-        </SortableContext>
-      </DndContext>
       <Box
+        position="absolute"
+        left={`${axis.left}px`}
+        w={`${Math.max(0, axis.right - axis.left)}px`}
+        top={0}
+        h="56px"
+        // What lies outside the view is not seen; handles may stand out above and below.
+        style={axis.x(0) < axis.left ? { clipPath: 'inset(-6px 0)' } : undefined}
+      >
+        <Box
+          as="ol"
+          aria-label="Segments"
+          display="flex"
+          position="absolute"
+          left={`${axis.x(0) - axis.left}px`}
+          top={0}
+          borderTopWidth="1px"
+          listStyleType="none"
+          onKeyDown={(event) => {
+            const by = places[event.key];
+            if (by === undefined || event.shiftKey) return;
+            event.preventDefault();
+            onGo(by);
+          }}
+        >
+          {plan.segments.map((evaluated, i) => {
+            const { segment, computed } = evaluated;
+            const wording = wordingFor(plan.document.tonight.sections, segment, writing);
+            return (
+              <StripItem
+                key={segment.id}
+                evaluated={evaluated}
+                place={i + 1}
+                width={axis.x(computed.placed.to) - axis.x(computed.placed.from)}
+                before={Math.max(0, axis.left - axis.x(computed.placed.from))}
+                behind={Math.max(0, axis.x(computed.placed.to) - axis.right)}
+                bandsWording={{ path: keyPath(computed.keys, wording) }}
+                not={notPossibleInWords(segment.exercise.needs, forbids)}
+                isChosen={segment.id === chosen}
+                isAlso={segment.id !== chosen && also.includes(segment.id)}
+                mayEdit={mayEdit}
+                onChoose={(beside) => onChoose(segment.id, beside)}
+                onResize={(repetitions) => onResize(segment.id, repetitions)}
+                onTalk={(seconds) => onTalk(segment.id, seconds)}
+              />
+            );
+          })}
+        </Box>
+      </Box>
+      {mayEdit && (
+        <Suspense fallback={null}>
+          <Dragging {...{ frame, plan, axis, dropping, onMove }} />
+        </Suspense>
+      )}
+      <Box
+        hidden={end > axis.right || end < axis.left}
         position="absolute"
         left={`${end}px`}
         right={`calc(100% - ${axis.right}px)`}

@@ -19,7 +19,7 @@ import {
   searched,
   understoodInWords,
 } from '@wide-fern/words';
-import { useMemo, useState } from 'react';
+import { useEffect, useMemo, useState, type RefObject } from 'react';
 import { messageOf, exercisesQuery } from '@wide-fern/client';
 import { bringingMissing, type EvaluatedPlan, type Missing } from '@wide-fern/plan';
 import { builtInQuery } from '../../here/builtIn';
@@ -27,6 +27,7 @@ import { useHere } from '../../here/session';
 import { MoreWays, toggled } from '../../ui/MoreWays';
 import { WordChoice } from '../../ui/WordChoice';
 import { Label, Name, WordButton } from '../../ui/words';
+import type { Dropping } from './drawing/Dragging';
 import { preview, ShelfRow } from './ShelfRow';
 
 /** More lines than this nobody looks through; the words at the top find the others. */
@@ -68,6 +69,7 @@ export default function Shelf({
   wishes,
   forbids,
   writing,
+  dropping,
   onTake,
   onClose,
 }: {
@@ -79,6 +81,8 @@ export default function Shelf({
   /** What the place does not allow. */
   readonly forbids: readonly PlaceNeed[];
   readonly writing: NoteWriting;
+  /** Filled with what takes an exercise that is dragged to its place. */
+  readonly dropping?: RefObject<Dropping | undefined>;
   readonly onTake: (exercise: Exercise, isNew: boolean, after?: string | null) => void;
   readonly onClose: () => void;
 }) {
@@ -108,6 +112,16 @@ export default function Shelf({
     const after = goes === 'behind' ? chosen?.id : goes === 'first' ? null : undefined;
     onTake(exercise, isNew(exercise), after);
   };
+  useEffect(() => {
+    if (!dropping) return undefined;
+    dropping.current = (id, after) => {
+      const exercise = exercises.find((one) => one.id === id);
+      if (exercise) onTake(exercise, isNew(exercise), after);
+    };
+    return () => {
+      dropping.current = undefined;
+    };
+  });
   const missing = useMemo(
     () => bringingMissing(plan, exercises, { wishes, forbids, left: plan.left }),
     [plan, exercises, wishes, forbids],

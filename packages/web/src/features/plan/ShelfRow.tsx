@@ -44,6 +44,8 @@ export function ShelfRow({
     <Box
       as="button"
       aria-label={`Add ${exercise.name}: ${exercise.figure}, ${length}${note ? `, ${note}` : ''}${not ? `. ${not}` : ''}`}
+      data-exercise={exercise.id}
+      data-name={exercise.name}
       onClick={onTake}
       display="grid"
       gridTemplateColumns={
@@ -59,7 +61,7 @@ export function ShelfRow({
       minH="26px"
       textAlign="left"
       fontSize="13px"
-      cursor="pointer"
+      cursor="grab"
       _hover={{ bg: 'sunk' }}
     >
       <Name as="span" fontSize="15px" truncate>

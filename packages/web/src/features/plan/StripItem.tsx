@@ -1,5 +1,4 @@
 import { Box } from '@chakra-ui/react';
-import { useSortable } from '@dnd-kit/sortable';
 import { hasKeys } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
 import { lengthInFigures, strideInWords } from '@wide-fern/words';
@@ -23,6 +22,8 @@ export function StripItem({
   evaluated,
   place,
   width,
+  before,
+  behind,
   bandsWording,
   not,
   isChosen,
@@ -35,6 +36,9 @@ export function StripItem({
   readonly evaluated: Evaluated;
   readonly place: number;
   readonly width: number;
+  /** How much of it lies outside the view, on its left and on its right (px). */
+  readonly before: number;
+  readonly behind: number;
   readonly bandsWording: { readonly path: string };
   /** What of it the place does not allow, in words. */
   readonly not: string | undefined;
@@ -49,9 +53,8 @@ export function StripItem({
   const { segment, computed } = evaluated;
   const { name } = segment.exercise;
   const { pinned = false } = segment.choices;
-  const sortable = useSortable({ id: segment.id, disabled: !mayEdit });
-  const { setNodeRef, listeners, transform, transition, isDragging } = sortable;
-  const room = roomFor(name, width);
+  const seen = width - before - behind;
+  const room = roomFor(name, seen);
   const talkShare = (100 * computed.talk) / Math.max(1, computed.seconds);
   const length = lengthInFigures(computed.placed.shown);
   const { keys } = computed;
@@ -59,20 +62,9 @@ export function StripItem({
   const stuck =
     keys.kind !== 'none' && (!keys.sung || (keys.kind === 'ladder' && !!keys.sung.beyond));
   const path = hasKeys(segment.exercise.music) ? bandsWording.path : '';
-  const pathFits = room === 'all' && width >= (length.length + path.length) * 6.4 + 22;
+  const pathFits = room === 'all' && seen >= (length.length + path.length) * 6.4 + 22;
   return (
-    <Box
-      as="li"
-      ref={setNodeRef}
-      w={`${width}px`}
-      flexShrink={0}
-      position="relative"
-      zIndex={isDragging ? 2 : undefined}
-      style={{
-        transform: transform ? `translate3d(${transform.x}px, 0, 0)` : undefined,
-        transition: transition ?? undefined,
-      }}
-    >
+    <Box as="li" w={`${width}px`} flexShrink={0} position="relative">
       <Box
         as="button"
         data-drawn
@@ -80,7 +72,6 @@ export function StripItem({
         aria-current={isChosen ? 'true' : undefined}
         aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}${pinned ? ', stays as it is' : ''}${isAlso ? ', chosen too' : ''}`}
         onClick={(event) => onChoose(event.shiftKey)}
-        {...listeners}
         tabIndex={isChosen ? 0 : -1}
         w="100%"
         h={isChosen ? '56px' : '54px'}
@@ -91,12 +82,13 @@ export function StripItem({
         overflow="hidden"
         cursor={mayEdit ? 'grab' : 'pointer'}
         touchAction="pan-y"
-        bg={isChosen || isDragging ? 'sheet' : isAlso ? 'sunk' : 'transparent'}
+        bg={isChosen ? 'sheet' : isAlso ? 'sunk' : 'transparent'}
         borderRightWidth="1px"
         borderLeftWidth={isChosen ? '2px' : 0}
         borderColor={isChosen ? 'fern' : 'line'}
         borderRightColor={isChosen ? 'fern' : 'line'}
-        px="5px"
+        pl={`${5 + before}px`}
+        pr={`${5 + behind}px`}
         pt="3px"
         fontSize="12px"
         lineHeight="15px"
@@ -161,7 +153,7 @@ export function StripItem({
         )}
         {pinned && <Pinned />}
       </Box>
-      {mayEdit && !isDragging && (
+      {mayEdit && (
         <Suspense fallback={null}>
           <SegmentEnds {...{ evaluated, width, isChosen, onResize, onTalk }} />
         </Suspense>

@@ -436,6 +436,8 @@ describe('the keys of a plan', () => {
     planShortcuts({
       mayEdit,
       go: () => undefined,
+      nearer: () => undefined,
+      whole: () => undefined,
       startBy: () => undefined,
       keysBy: () => undefined,
       moveBy: () => undefined,
@@ -458,7 +460,9 @@ describe('the keys of a plan', () => {
     for (const { words } of all) expect(words).not.toBe('');
   });
   it('of a reader only look', () => {
-    expect(acts(false).map(({ keys }) => keys)).toEqual(['n', 'p', 'h', '?']);
+    expect(acts(false).map(({ keys }) => keys)).toEqual([
+      ...['n', 'p', 'h', 'v', 'Shift and v', '?'],
+    ]);
   });
   it('of the platform undo and redo, and are told apart by Shift', () => {
     const find = (init: KeyboardEventInit) =>

@@ -2,7 +2,7 @@ import type { Evening } from '@wide-fern/contract';
 import { placeAgenda } from '@wide-fern/core';
 import { color } from '../../ui/color';
 import type { Clock } from '@wide-fern/words';
-import { timeAxis } from './geometry';
+import { timeAxis, type TimeView } from './geometry';
 import { SvgText } from '../../ui/SvgText';
 
 /** The largest of some sizes at which a text fits a width; undefined when none does. */
@@ -35,7 +35,13 @@ export function EveningBand({
   readonly top: number;
   readonly bottom: number;
   /** Where the opened form below begins and ends. */
-  readonly fan: { readonly left: number; readonly right: number; readonly bottom: number };
+  readonly fan: {
+    readonly left: number;
+    readonly right: number;
+    readonly bottom: number;
+    /** The stretch of it that is opened, in seconds from its start; all where nothing is said. */
+    readonly view?: TimeView;
+  };
   /** A moment pointed at, in seconds from the warm-up's start. */
   readonly moment?: number | undefined;
   /** The row's word, at the left. */
@@ -46,6 +52,10 @@ export function EveningBand({
   const placed = placeAgenda(evening.agenda, available);
   const axis = timeAxis(left, right, available + placed.over);
   const own = placed.items.find(({ id }) => id === item);
+  const opened = own && {
+    left: axis.x(own.from + (fan.view?.from ?? 0)),
+    right: axis.x(Math.min(own.to, own.from + (fan.view?.to ?? Infinity))),
+  };
   const ends = new Set([0, available]);
   let lastFigure = -Infinity;
   const figures = [...placed.items.map(({ from }) => from), available].flatMap((seconds) => {
@@ -114,7 +124,7 @@ export function EveningBand({
         fill="none"
         stroke={color('line')}
       />
-      {own && (
+      {own && opened && (
         <g>
           <rect
             x={axis.x(own.from)}
@@ -125,12 +135,12 @@ export function EveningBand({
             opacity={0.12}
           />
           <path
-            d={`M${axis.x(own.from)} ${bottom} L${axis.x(own.to)} ${bottom} L${fan.right} ${fan.bottom} L${fan.left} ${fan.bottom} Z`}
+            d={`M${opened.left} ${bottom} L${opened.right} ${bottom} L${fan.right} ${fan.bottom} L${fan.left} ${fan.bottom} Z`}
             fill={color('fern')}
             opacity={0.06}
           />
           <path
-            d={`M${axis.x(own.to)} ${bottom} L${fan.right} ${fan.bottom} M${axis.x(own.from)} ${bottom} L${fan.left} ${fan.bottom}`}
+            d={`M${opened.right} ${bottom} L${fan.right} ${fan.bottom} M${opened.left} ${bottom} L${fan.left} ${fan.bottom}`}
             stroke={color('fern')}
             opacity={0.6}
           />

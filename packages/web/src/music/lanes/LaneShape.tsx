@@ -26,6 +26,7 @@ export function LaneShape({
   need,
   writing,
   labelX,
+  clip,
 }: {
   readonly band: Section;
   readonly place: number;
@@ -35,6 +36,8 @@ export function LaneShape({
   readonly need: PartNeed | undefined;
   readonly writing: NoteWriting;
   readonly labelX: number;
+  /** What keeps what is sung inside the axis, where only a stretch of it is seen. */
+  readonly clip?: string;
 }) {
   const hue = hueOf(band.id, place);
   const name = (note: number) => noteName(note, writing);
@@ -69,16 +72,18 @@ export function LaneShape({
         opacity={0.04}
       />
       <rect x={axis.left} y={top} width={width} height={bottom - top} fill={hue} opacity={0.085} />
-      {gaps.map(({ from, to }) => (
-        <rect
-          key={from}
-          x={from}
-          y={top - 1}
-          width={to - from}
-          height={bottom - top + 2}
-          fill={color('paper')}
-        />
-      ))}
+      <g clipPath={clip}>
+        {gaps.map(({ from, to }) => (
+          <rect
+            key={from}
+            x={from}
+            y={top - 1}
+            width={to - from}
+            height={bottom - top + 2}
+            fill={color('paper')}
+          />
+        ))}
+      </g>
       {[top, bottom].map((y) => (
         <line key={y} x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={hue} opacity={0.42} />
       ))}
@@ -118,26 +123,28 @@ export function LaneShape({
           </SvgText>
         </g>
       ))}
-      {segments.map(({ segment, computed }) => (
-        <g key={segment.id}>
-          {computed.repetitions.flatMap((repetition, i) => {
-            const sounding = repetition.parts.find(({ part }) => part === band.id);
-            if (!sounding) return [];
-            const signs = signsOf(
-              sounding,
-              repetition,
-              segment.exercise.music,
-              computed.placed.from,
-              isByHand(segment, band.id, i),
-              { axis, lane, comfort: band.comfort, reach: band.reach },
-            );
-            const scale = signScale(computed.repetitions, axis);
-            return signs.map((sign, j) => (
-              <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
-            ));
-          })}
-        </g>
-      ))}
+      <g clipPath={clip}>
+        {segments.map(({ segment, computed }) => (
+          <g key={segment.id}>
+            {computed.repetitions.flatMap((repetition, i) => {
+              const sounding = repetition.parts.find(({ part }) => part === band.id);
+              if (!sounding) return [];
+              const signs = signsOf(
+                sounding,
+                repetition,
+                segment.exercise.music,
+                computed.placed.from,
+                isByHand(segment, band.id, i),
+                { axis, lane, comfort: band.comfort, reach: band.reach },
+              );
+              const scale = signScale(computed.repetitions, axis);
+              return signs.map((sign, j) => (
+                <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
+              ));
+            })}
+          </g>
+        ))}
+      </g>
     </g>
   );
 }

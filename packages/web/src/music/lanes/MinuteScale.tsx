@@ -1,6 +1,6 @@
 import { color } from '../../ui/color';
 import type { Clock } from '@wide-fern/words';
-import { figuredMinutes, type TimeAxis } from './geometry';
+import { figuredTimes, type TimeAxis } from './geometry';
 import { SvgText } from '../../ui/SvgText';
 
 /** The warm-up's clock: a tick each minute, figures where there is room, and where the plan ends. */
@@ -20,11 +20,16 @@ export function MinuteScale({
   readonly ends: number | undefined;
   readonly moment?: number | undefined;
 }) {
-  const endX = ends === undefined ? undefined : axis.x(ends);
-  const minutes = Array.from({ length: Math.floor(axis.seconds / 60) + 1 }, (_, i) => i);
-  const marked = moment ?? ends;
-  const markedX = marked === undefined ? -Infinity : axis.x(marked);
-  const figures = figuredMinutes(axis.seconds, axis.right - axis.left, 90);
+  const endX =
+    ends === undefined || ends > axis.view.to || ends < axis.view.from ? undefined : axis.x(ends);
+  const { view } = axis;
+  const first = Math.ceil(view.from / 60);
+  const minutes = Array.from(
+    { length: Math.max(0, Math.floor(view.to / 60) - first + 1) },
+    (_, i) => first + i,
+  );
+  const markedX = moment === undefined ? (endX ?? -Infinity) : axis.x(moment);
+  const figures = figuredTimes(view, axis.right - axis.left, 90);
   return (
     <g>
       {minutes.map((minute) => (
@@ -37,13 +42,13 @@ export function MinuteScale({
           stroke={color('line')}
         />
       ))}
-      {figures.map((minute) => {
-        const x = axis.x(minute * 60);
+      {figures.map((time) => {
+        const x = axis.x(time);
         if (Math.abs(x - markedX) < 86) return null;
-        const anchor = minute === 0 ? 'start' : axis.right - x < 20 ? 'end' : 'middle';
+        const anchor = x - axis.left < 20 ? 'start' : axis.right - x < 20 ? 'end' : 'middle';
         return (
-          <SvgText key={minute} x={x} y={y} textAnchor={anchor}>
-            {clock.drawn.minute(start + minute * 60_000)}
+          <SvgText key={time} x={x} y={y} textAnchor={anchor}>
+            {clock.drawn[time % 60 === 0 ? 'minute' : 'second'](start + time * 1000)}
           </SvgText>
         );
       })}

@@ -1,25 +1,37 @@
 import type { MidiNote, PitchRange, Seconds } from '@wide-fern/core';
 
+/** The stretch of time that is in view. */
+export interface TimeView {
+  readonly from: Seconds;
+  readonly to: Seconds;
+}
+
 /** A linear axis in pixels. */
 export interface TimeAxis {
   readonly left: number;
   readonly right: number;
-  /** The length it spans. */
-  readonly seconds: Seconds;
+  /** What of the time it shows: all of it, or a stretch looked at from near. */
+  readonly view: TimeView;
   readonly x: (seconds: Seconds) => number;
   /** The moment at a place, kept inside the axis. */
   readonly at: (x: number) => Seconds;
 }
 
-/** Time from left to right, to scale. */
-export function timeAxis(left: number, right: number, seconds: Seconds): TimeAxis {
-  const perSecond = (right - left) / Math.max(1, seconds);
+/** Time from left to right, to scale; what lies outside the view lies outside the axis. */
+export function timeAxis(
+  left: number,
+  right: number,
+  seconds: Seconds,
+  view: TimeView = { from: 0, to: seconds },
+): TimeAxis {
+  const { from, to } = view;
+  const perSecond = (right - left) / Math.max(1, to - from);
   return {
     left,
     right,
-    seconds,
-    x: (moment) => left + moment * perSecond,
-    at: (x) => Math.min(seconds, Math.max(0, (x - left) / perSecond)),
+    view,
+    x: (moment) => left + (moment - from) * perSecond,
+    at: (x) => Math.min(to, Math.max(from, from + (x - left) / perSecond)),
   };
 }
 
@@ -88,10 +100,23 @@ export function namedNotes(
   return high - low >= 12 ? [low, between, high] : [low, high];
 }
 
-/** The minutes that get a figure under a clock: every one where there is room, else every third, fifth … */
-export function figuredMinutes(seconds: Seconds, width: number, perFigure = 64): number[] {
-  const minutes = Math.floor(seconds / 60);
+/** From how near single seconds are told, and the steps from one figure to the next. */
+const near: Seconds = 150;
+const steps = { seconds: [2, 5, 10, 15, 30], minutes: [1, 2, 3, 5, 10, 15, 20, 30, 60] } as const;
+
+/**
+ * The times that get a figure under a clock: every minute where there is room, else every third, fifth …;
+ * where a short stretch is looked at, also seconds.
+ */
+export function figuredTimes({ from, to }: TimeView, width: number, perFigure = 64): Seconds[] {
   const most = Math.max(1, Math.floor(width / perFigure));
-  const every = [1, 2, 3, 5, 10, 15, 20, 30, 60].find((n) => minutes / n <= most) ?? 60;
-  return Array.from({ length: Math.floor(minutes / every) + 1 }, (_, i) => i * every);
+  const all = [
+    ...(to - from <= near ? steps.seconds : []),
+    ...steps.minutes.map((minutes) => 60 * minutes),
+  ];
+  const every = all.find((step) => Math.floor((to - from) / step) <= most) ?? 3600;
+  const first = Math.ceil(from / every - 1e-9);
+  return Array.from({ length: Math.max(0, Math.floor(to / every) - first + 1) }, (_, i) => {
+    return (first + i) * every;
+  });
 }

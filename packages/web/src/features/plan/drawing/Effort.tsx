@@ -3,6 +3,7 @@ import type { EvaluatedPlan } from '@wide-fern/plan';
 import type { TimeAxis } from '../../../music/lanes/geometry';
 import { color } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
+import { viewClip } from './layout';
 
 const nothing: PlanLoad = { segments: [], peak: undefined, warnings: [] };
 /** A level of effort, in px. */
@@ -42,8 +43,10 @@ export function Effort({
         {axis.left > 80 ? 'Effort' : ''}
       </SvgText>
       <line x1={axis.left} x2={axis.right} y1={bottom} y2={bottom} stroke={color('line')} />
-      {path && <path d={`${path} V${bottom}`} fill={color('sunk')} stroke={color('inkSoft')} />}
-      {peak && name && (
+      <g clipPath={`url(#${viewClip})`}>
+        {path && <path d={`${path} V${bottom}`} fill={color('sunk')} stroke={color('inkSoft')} />}
+      </g>
+      {peak && name && room > 0 && (
         <SvgText
           x={room < 70 ? (peakX < (axis.left + axis.right) / 2 ? axis.left : axis.right) : peakX}
           y={top + 8}
@@ -57,8 +60,8 @@ export function Effort({
       )}
       {warnings.map(({ code, segment }) => {
         const one = segments.find(({ id }) => id === segment);
-        if (!one) return null;
-        const x = axis.x(one.from) + 7;
+        const x = one ? axis.x(one.from) + 7 : 0;
+        if (!one || x < axis.left || x > axis.right) return null;
         const at = bottom - 5;
         return (
           <path

@@ -6,8 +6,10 @@ import { GutterLine } from '../../../music/lanes/GutterLine';
 import { SignShape } from '../../../music/lanes/SignShape';
 import { signScale } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
+import { SvgText } from '../../../ui/SvgText';
 import { Effort } from './Effort';
-import type { PlanLayout } from './layout';
+import { notesFromNear } from './notes';
+import { viewClip, type PlanLayout } from './layout';
 
 /** The notes of a chord joined through the lanes. */
 function ChordLines({
@@ -107,6 +109,40 @@ function Unsure({
   });
 }
 
+/** Single notes with their syllables, where a stretch is looked at from near. */
+function Near({
+  plan,
+  layout,
+  parts,
+}: {
+  readonly plan: EvaluatedPlan;
+  readonly layout: PlanLayout;
+  readonly parts: readonly string[];
+}) {
+  const { sections } = plan.document.tonight;
+  return parts.map((part, i) => {
+    const lane = layout.lanes[i]!;
+    const hue = hueOf(
+      part,
+      sections.findIndex(({ id }) => id === part),
+    );
+    return (
+      <g key={part} data-near={part}>
+        {notesFromNear(plan, part, layout.axis, lane).map(({ x1, x2, y1, y2, syllable }, at) => (
+          <g key={at}>
+            <line x1={x1 + 1} x2={x2 - 2} y1={y1} y2={y2} stroke={hue} strokeWidth={2.5} />
+            {syllable && (
+              <SvgText x={x1 + 1} y={y1 - 4} size={11} ink="ink">
+                {syllable}
+              </SvgText>
+            )}
+          </g>
+        ))}
+      </g>
+    );
+  });
+}
+
 /** What comes right behind the page and is drawn over the weave: effort, when it may end, where it is not sure. */
 export default function Over({
   plan,
@@ -125,7 +161,7 @@ export default function Over({
   const axis: TimeAxis = layout.axis;
   return (
     <>
-      <g pointerEvents="none">
+      <g pointerEvents="none" clipPath={`url(#${viewClip})`}>
         {plan.segments.map((evaluated) => (
           <g key={evaluated.segment.id}>
             <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
@@ -134,8 +170,11 @@ export default function Over({
         ))}
       </g>
       <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
-      <EndFan plan={plan} layout={layout} />
-      <Unsure plan={plan} unsure={unsure} layout={layout} parts={parts} />
+      <g clipPath={`url(#${viewClip})`}>
+        <Near plan={plan} layout={layout} parts={parts} />
+        <EndFan plan={plan} layout={layout} />
+        <Unsure plan={plan} unsure={unsure} layout={layout} parts={parts} />
+      </g>
     </>
   );
 }

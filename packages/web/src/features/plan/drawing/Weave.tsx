@@ -6,7 +6,7 @@ import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
 import { EveningBand } from '../../../music/lanes/EveningBand';
 import { LaneShape } from '../../../music/lanes/LaneShape';
-import type { PlanLayout } from './layout';
+import { viewClip, type PlanLayout } from './layout';
 import { MinuteScale } from '../../../music/lanes/MinuteScale';
 
 interface Upright {
@@ -137,7 +137,12 @@ export function Weave({
         clockY={layout.eveningClock}
         top={layout.evening.top}
         bottom={layout.evening.bottom}
-        fan={{ left: axis.left, right: axis.x(plan.allotted), bottom: layout.fanBottom }}
+        fan={{
+          left: Math.max(axis.left, axis.x(0)),
+          right: Math.min(axis.right, axis.x(plan.allotted)),
+          bottom: layout.fanBottom,
+          view: axis.view,
+        }}
         moment={moment}
         label={{ x: layout.margin, text: axis.left > 80 ? 'Evening' : '' }}
       />
@@ -149,6 +154,14 @@ export function Weave({
         ends={plan.segments.length > 0 ? plan.total : undefined}
         moment={moment}
       />
+      <clipPath id={viewClip}>
+        <rect
+          x={axis.left}
+          y={0}
+          width={Math.max(0, axis.right - axis.left)}
+          height={layout.height}
+        />
+      </clipPath>
       {shown.map((band, i) => (
         <LaneShape
           key={band.id}
@@ -160,29 +173,34 @@ export function Weave({
           need={needs.find(({ part }) => part === band.id)}
           writing={writing}
           labelX={layout.margin}
+          clip={`url(#${viewClip})`}
         />
       ))}
-      {plan.segments.map((evaluated) => (
-        <Column
-          key={evaluated.segment.id}
-          evaluated={evaluated}
-          layout={layout}
-          isChosen={evaluated.segment.id === chosen}
-          onChoose={() => onChoose(evaluated.segment.id)}
-        />
-      ))}
+      <g clipPath={`url(#${viewClip})`}>
+        {plan.segments.map((evaluated) => (
+          <Column
+            key={evaluated.segment.id}
+            evaluated={evaluated}
+            layout={layout}
+            isChosen={evaluated.segment.id === chosen}
+            onChoose={() => onChoose(evaluated.segment.id)}
+          />
+        ))}
+      </g>
       {children}
-      {uprights(plan, layout, moment).map(({ at, ...drawn }) => (
-        <line
-          key={`${drawn.stroke} ${drawn.opacity ?? 1} ${at}`}
-          x1={at}
-          x2={at}
-          y1={layout.weaveTop}
-          y2={layout.height}
-          pointerEvents="none"
-          {...drawn}
-        />
-      ))}
+      {uprights(plan, layout, moment)
+        .filter(({ at }) => at >= axis.left && at <= axis.right)
+        .map(({ at, ...drawn }) => (
+          <line
+            key={`${drawn.stroke} ${drawn.opacity ?? 1} ${at}`}
+            x1={at}
+            x2={at}
+            y1={layout.weaveTop}
+            y2={layout.height}
+            pointerEvents="none"
+            {...drawn}
+          />
+        ))}
     </svg>
   );
 }

@@ -1,12 +1,6 @@
 import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf, tonight } from '@wide-fern/plan/testing';
-import {
-  figuredMinutes,
-  lanes,
-  middleOf,
-  namedNotes,
-  timeAxis,
-} from '../../../music/lanes/geometry';
+import { figuredTimes, lanes, middleOf, namedNotes, timeAxis } from '../../../music/lanes/geometry';
 import { planLayout } from './layout';
 import { gapsOf, signScale, signsOf, type Sign } from '../../../music/lanes/signs';
 
@@ -38,8 +32,10 @@ describe('axes', () => {
     // Too low for three names: they would print over each other.
     expect(namedNotes([62, 79], { perSemitone: 1.1 })).toEqual([62, 79]);
     expect(namedNotes([60, 60], { perSemitone: 3 })).toEqual([60]);
-    expect(figuredMinutes(900, 1112, 90)).toEqual([0, 2, 4, 6, 8, 10, 12, 14]);
-    expect(figuredMinutes(900, 290, 90)).toEqual([0, 5, 10, 15]);
+    const minutes = (seconds: number, width: number) =>
+      figuredTimes({ from: 0, to: seconds }, width, 90).map((time) => time / 60);
+    expect(minutes(900, 1112)).toEqual([0, 2, 4, 6, 8, 10, 12, 14]);
+    expect(minutes(900, 290)).toEqual([0, 5, 10, 15]);
   });
 });
 

@@ -1,5 +1,13 @@
 import type { PitchRange, Seconds } from '@wide-fern/core';
-import { lanes, middleOf, timeAxis, type Lane, type TimeAxis } from '../../../music/lanes/geometry';
+import {
+  lanes,
+  middleOf,
+  timeAxis,
+  type Lane,
+  type TimeAxis,
+  type TimeView,
+} from '../../../music/lanes/geometry';
+import { within } from './view';
 
 /** The measures of the plan's drawing; y counts from the drawing's own top. */
 export interface PlanLayout {
@@ -18,6 +26,9 @@ export interface PlanLayout {
   readonly effort: { readonly top: number; readonly bottom: number };
 }
 
+/** What keeps a drawing inside its axis where only a stretch of it is looked at. */
+export const viewClip = 'weave-view';
+
 const gutters = { margin: 24, left: 96, right: 72, middle: 18 } as const;
 const laneLimits = { least: 44, most: 104 } as const;
 /** What stands above and below the lanes: head, title, evening, clock; strip and bench. */
@@ -31,10 +42,12 @@ export function planLayout(options: {
   readonly pageHeight: number;
   readonly reaches: readonly PitchRange[];
   readonly seconds: Seconds;
+  /** What of it is looked at; all where nothing is said. */
+  readonly view?: TimeView | undefined;
   /** One lane only, for a narrow page. */
   readonly narrow?: boolean;
 }): PlanLayout {
-  const { width, pageHeight, reaches, seconds, narrow = false } = options;
+  const { width, pageHeight, reaches, seconds, view, narrow = false } = options;
   const left = narrow ? 56 : gutters.left;
   const right = width - (narrow ? 44 : gutters.right);
   const fair = narrow ? 150 : (pageHeight - aroundLanes) / Math.max(1, reaches.length);
@@ -49,7 +62,7 @@ export function planLayout(options: {
     width,
     height: effortBottom + 1,
     margin: narrow ? 16 : gutters.margin,
-    axis: timeAxis(left, right, seconds),
+    axis: timeAxis(left, right, seconds, view && within(view, seconds)),
     eveningClock: 10,
     evening: { top: 14, bottom: 40 },
     fanBottom: 59,

@@ -5,6 +5,9 @@ export interface PlanActs {
   readonly mayEdit: boolean;
   /** To another segment, so many places on. */
   readonly go: (by: number) => void;
+  /** Looks at the chosen segment from near, then at one key. */
+  readonly nearer: () => void;
+  readonly whole: () => void;
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
   readonly moveBy: (places: number) => void;
@@ -41,6 +44,8 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
     { keys: 'n', words: 'next segment', match: letter('n'), act: () => acts.go(1) },
     { keys: 'p', words: 'previous segment', match: letter('p'), act: () => acts.go(-1) },
     { keys: 'h', words: 'hear the segment, or be silent', match: letter('h'), act: acts.hear },
+    { keys: 'v', words: 'nearer: the segment, then one key', match: letter('v'), act: acts.nearer },
+    { keys: 'Shift and v', words: 'all of the warm-up', match: letter('V'), act: acts.whole },
     { keys: '?', words: 'this list', match: letter('?'), act: acts.toggleKeys },
   ];
   if (!acts.mayEdit) return looking;

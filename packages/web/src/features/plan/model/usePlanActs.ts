@@ -5,6 +5,7 @@ import { editSaid } from '@wide-fern/words';
 import { useMemo, useState, type RefObject } from 'react';
 import { useHere } from '../../../here/session';
 import { lettersOn, useShortcuts } from '../../../ui/useShortcuts';
+import type { Looking } from '../drawing/Zoom';
 import { planShortcuts } from './planShortcuts';
 import { useSegmentHearing } from './useSegmentHearing';
 import { useUndoSaid } from './useUndoSaid';
@@ -25,6 +26,7 @@ export function usePlanActs(
   frame: RefObject<HTMLElement | null>,
   evaluated: Evaluated | undefined,
   build: () => void,
+  looking: RefObject<Looking | undefined>,
 ) {
   const { mayEdit } = useHere();
   const { undo, redo, document } = store.getState();
@@ -64,6 +66,8 @@ export function usePlanActs(
   const shortcuts = planShortcuts({
     mayEdit,
     go,
+    nearer: () => looking.current?.nearer(),
+    whole: () => looking.current?.whole(),
     startBy: actions.startBy,
     keysBy: actions.keysBy,
     moveBy: actions.moveBy,

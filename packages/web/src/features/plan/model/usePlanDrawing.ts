@@ -4,6 +4,7 @@ import { clockIn } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { useHere } from '../../../here/session';
 import { usePageHeight } from '../../../ui/useSize';
+import type { TimeView } from '../../../music/lanes/geometry';
 import { planLayout } from '../drawing/layout';
 
 /** Below this width one band is shown at a time. */
@@ -19,12 +20,15 @@ export function usePlanDrawing({
   document,
   part,
   width,
+  view,
 }: {
   readonly evening: Evening;
   readonly item: string;
   readonly document: PlanDocument;
   readonly part: number;
   readonly width: number;
+  /** What is looked at from near; the whole plan where nothing is. */
+  readonly view?: TimeView | undefined;
 }) {
   const { timeZone, clock: kind } = useHere().choir;
   const pageHeight = usePageHeight();
@@ -41,6 +45,7 @@ export function usePlanDrawing({
     width,
     pageHeight,
     narrow,
+    view,
     seconds: Math.max(allotted, plan.total),
     reaches: sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
   });

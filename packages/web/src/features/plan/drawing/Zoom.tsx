@@ -1,0 +1,91 @@
+import { useGesture } from '@use-gesture/react';
+import type { EvaluatedPlan } from '@wide-fern/plan';
+import { useEffect, type RefObject } from 'react';
+import type { TimeAxis, TimeView } from '../../../music/lanes/geometry';
+import { moved, nearer, viewOfSegment, zoomed } from './nearer';
+
+/** What can be asked of a plan's view by word or by key. */
+export interface Looking {
+  readonly nearer: () => void;
+  readonly whole: () => void;
+}
+
+/** A turn of the wheel, in px, that makes the view half as long again. */
+const wheelStep = 240;
+
+/**
+ * Looks at a plan from near: two fingers, or the wheel with Ctrl or Alt, hold the moment they are at; the
+ * wheel alone moves a view sideways. Draws nothing.
+ */
+export function Zoom({
+  frame,
+  looking,
+  plan,
+  axis,
+  view,
+  chosen,
+  moment,
+  onView,
+}: {
+  /** What is drawn on the axis. */
+  readonly frame: RefObject<HTMLElement | null>;
+  /** Filled with what can be asked. */
+  readonly looking: RefObject<Looking | undefined>;
+  readonly plan: EvaluatedPlan;
+  readonly axis: TimeAxis;
+  readonly view: TimeView | undefined;
+  readonly chosen: string | null;
+  readonly moment: number | undefined;
+  readonly onView: (view: TimeView | undefined) => void;
+}) {
+  const whole = Math.max(plan.allotted, plan.total);
+  const show = (next: TimeView) => {
+    onView(next.to - next.from >= whole - 0.5 ? undefined : next);
+  };
+  const placeOf = (clientX: number) => clientX - (frame.current?.getBoundingClientRect().left ?? 0);
+  useGesture(
+    {
+      onPinch: ({ origin: [x], movement: [scale], memo, event }) => {
+        if (event.cancelable) event.preventDefault();
+        const began = (memo as { view: TimeView; at: number } | undefined) ?? {
+          view: axis.view,
+          at: axis.at(placeOf(x)),
+        };
+        show(zoomed(began.view, 1 / scale, began.at, whole));
+        return began;
+      },
+      onWheel: ({ event, delta: [dx, dy] }) => {
+        if (event.altKey) {
+          if (event.cancelable) event.preventDefault();
+          const at = axis.at(placeOf(event.clientX));
+          show(zoomed(axis.view, 1.5 ** (dy / wheelStep), at, whole));
+          return;
+        }
+        const by = dx || (event.shiftKey ? dy : 0);
+        if (!view || by === 0 || event.ctrlKey) return;
+        if (event.cancelable) event.preventDefault();
+        const perSecond = (axis.right - axis.left) / (view.to - view.from);
+        show(moved(view, by / perSecond, whole));
+      },
+    },
+    { target: frame, eventOptions: { passive: false } },
+  );
+  useEffect(() => {
+    looking.current = {
+      nearer: () => {
+        const next = nearer(view, plan, chosen, moment, whole);
+        if (next) show(next);
+      },
+      whole: () => onView(undefined),
+    };
+  });
+  // Whoever goes on to another segment sees it.
+  useEffect(() => {
+    if (!view) return;
+    const segment = viewOfSegment(plan, chosen, whole);
+    if (segment && (segment.to <= view.from + 1 || segment.from >= view.to - 1)) show(segment);
+    // Only another segment moves the view, not what becomes of this one.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+  }, [chosen]);
+  return null;
+}
