@@ -75,6 +75,48 @@ test('what was not chosen before is not chosen again after undo, and a shake-out
   await expect(length).toHaveText(before);
 });
 
+test('the ends of a ladder are pulled: its start, and how many keys', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['narrow-hum']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  const shown = page
+    .getByRole('list', { name: 'Segments', exact: true })
+    .getByRole('button', { name: /Narrow hum/ });
+  await shown.click();
+  const state = async () => (await shown.getAttribute('aria-label'))!;
+  const count = page.getByRole('textbox', { name: 'Keys', exact: true });
+  const keys = Number(await count.inputValue());
+  const pull = async (name: 'start' | 'end', columns: number) => {
+    const box = (await page.locator(`[data-hold="${name}"]`).boundingBox())!;
+    const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+    await page.mouse.move(x, y);
+    await page.mouse.down();
+    await page.mouse.move(x + 30 * columns, y, { steps: 5 });
+    await page.mouse.up();
+  };
+  // It goes down by semitones: a column is a key.
+  const before = await state();
+  await pull('end', 2);
+  await expect(count).toHaveValue(String(keys - 2));
+  await pull('end', -1);
+  await expect(count).toHaveValue(String(keys - 1));
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect.poll(state).toBe(before);
+
+  await pull('start', -1);
+  await expect.poll(state).not.toBe(before);
+  const start = /, ([A-G][♭♯]?) → /;
+  const lower = await state();
+  expect(start.exec(lower)![1]).not.toBe(start.exec(before)![1]);
+  await expect(page.getByRole('button', { name: /take the best/ })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect.poll(state).toBe(before);
+  await saved(page);
+  expectNoComplaints(person.context);
+});
+
 test('segments by hand: pulled, chosen together, another instead, and everything taken back', async ({
   browser,
 }) => {

@@ -42,3 +42,5 @@ export * from './plan/instead';
 export * from './plan/said';
 export * from './plan/moment';
 export * from './sheet';
+export * from './plan/table';
+export * from './plan/wished';

@@ -3,7 +3,7 @@ import type { PitchRange } from '../units';
 import { mixedChoir, type Voice } from '../voices/parts';
 import { bestLadder, ladderFrom } from './ladder';
 import type { Ladder, LadderProblem, Move } from './problem';
-import { keyOffsets, shapes, type Shape } from './shape';
+import { farKey, keyOffsets, keysToReach, shapes, type Shape } from './shape';
 
 const worked = (
   [lowest, highest]: readonly [number, number],
@@ -47,6 +47,36 @@ describe('keyOffsets', () => {
     expect(offsets('up', 4, 2, dorian)).toEqual([0, 3, 7, 10]);
     expect(offsets('down', 9, 1, major)[7]).toBe(-12);
     expect(offsets('outward', 3, 1, major)).toEqual([0, 2, -1]);
+  });
+});
+
+describe('the length of a ladder by its far key', () => {
+  it('is the fewest keys that come nearest to where it was pulled', () => {
+    const climb = { shape: 'up' as const, keys: 3, step: 2 };
+    expect(keysToReach(climb, 6, 24)).toBe(4);
+    expect(keysToReach(climb, 7, 24)).toBe(4);
+    expect(keysToReach(climb, -9, 24)).toBe(1);
+    expect(keysToReach(climb, 99, 8)).toBe(8);
+    expect(keysToReach({ ...climb, shape: 'down' }, -6, 24)).toBe(4);
+    // Up and back it is where it turns: 0 2 4 6 4 2 0, or one key less at the top.
+    expect(keysToReach({ ...climb, shape: 'up-and-back' }, 6, 24)).toBe(7);
+  });
+  it('leads back to the keys there are where the far key stays, or to fewer that reach as far', () => {
+    fc.assert(
+      fc.property(
+        fc.constantFrom(...shapes),
+        fc.integer({ min: 1, max: 16 }),
+        fc.integer({ min: 1, max: 4 }),
+        (shape, keys, step) => {
+          const climb = { shape, keys, step };
+          const far = (count: number) =>
+            keyOffsets({ ...climb, keys: count })[farKey({ shape, keys: count })]!;
+          const found = keysToReach(climb, far(keys), 16);
+          expect(found).toBeLessThanOrEqual(keys);
+          expect(far(found)).toBe(far(keys));
+        },
+      ),
+    );
   });
 });
 

@@ -46,3 +46,20 @@ export function keyOffsets(climb: Climb): Semitones[] {
     return scale ? onScale(steps, scale) : steps;
   });
 }
+
+/** The key by which the length of a ladder is told: where it turns, else its last. */
+export const farKey = ({ shape, keys }: Pick<Climb, 'shape' | 'keys'>): number =>
+  shape === 'up-and-back' ? Math.floor((keys - 1) / 2) : keys - 1;
+
+/**
+ * How many keys a ladder needs so that its far key lies as near as can be to a distance from the first;
+ * the fewest where several do.
+ * @param most no more than so many
+ */
+export function keysToReach(climb: Climb, distance: Semitones, most: number): number {
+  const offs = Array.from({ length: most }, (_, i) => {
+    const keys = i + 1;
+    return Math.abs(keyOffsets({ ...climb, keys })[farKey({ ...climb, keys })]! - distance);
+  });
+  return 1 + offs.indexOf(Math.min(...offs));
+}

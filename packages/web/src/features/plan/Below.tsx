@@ -2,6 +2,7 @@ import { Box } from '@chakra-ui/react';
 import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import type { Clock } from '@wide-fern/words';
 import { lazy, Suspense, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
 import { useStore } from 'zustand';
@@ -42,6 +43,13 @@ const WhatWasDone = lazy(() =>
   import('./history/WhatWasDone').then((it) => ({ default: it.WhatWasDone })),
 );
 
+const AsTable = lazy(() =>
+  import('./drawing/AsTable').then(
+    (it) => ({ default: it.AsTable }),
+    () => ({ default: Away }),
+  ),
+);
+
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
   dropping,
@@ -54,6 +62,8 @@ export function Below({
   evaluated,
   behind,
   width,
+  start,
+  clock,
   onBuild,
   borderTopWidth,
 }: {
@@ -67,6 +77,8 @@ export function Below({
   readonly evaluated: Evaluated | undefined;
   readonly behind: Behind | undefined;
   readonly width: number;
+  readonly start: number;
+  readonly clock: Clock;
   readonly onBuild: () => void;
   readonly borderTopWidth: string;
 }) {
@@ -128,6 +140,11 @@ export function Below({
             onTake={acts.putInstead}
             onClose={toBench}
           />
+        </Suspense>
+      )}
+      {open === 'table' && (
+        <Suspense fallback={<Loading what="the table" />}>
+          <AsTable {...{ plan, start, clock, writing }} onClose={toBench} />
         </Suspense>
       )}
       {open === 'done' && (

@@ -1,10 +1,11 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
-import type { LoadWarning, NoteWriting } from '@wide-fern/core';
-import { remedyFor, type EvaluatedPlan, type Remedy } from '@wide-fern/plan';
+import type { LoadWarning, NoteWriting, Purpose } from '@wide-fern/core';
+import { remedyFor, stillMissing, type EvaluatedPlan, type Remedy } from '@wide-fern/plan';
 import {
   loadNote,
   mindedInWords,
+  notServedInWords,
   reminderInWords,
   remedyInWords,
   warningInWords,
@@ -27,6 +28,7 @@ export function LookAt({
   mayEdit,
   onShow,
   onRemedy,
+  onBring,
 }: {
   readonly plan: EvaluatedPlan;
   readonly behind: Behind;
@@ -35,10 +37,13 @@ export function LookAt({
   readonly mayEdit: boolean;
   readonly onShow: (segment: string) => void;
   readonly onRemedy: (remedy: Remedy) => void;
+  /** Adds what brings a skill that nothing here works on. */
+  readonly onBring: (skill: Purpose) => void;
 }) {
   const { timeZone } = useHere().choir;
   const [all, setAll] = useState(false);
   const { warnings } = load;
+  const missing = plan.segments.length > 0 ? stillMissing(plan, evening.wishes) : [];
   const isToCome = Date.parse(evening.startsAt) > Date.now();
   const lines = [
     ...minded.map((one) => ({ word: 'Mind tonight:', line: mindedInWords(one) })),
@@ -49,9 +54,14 @@ export function LookAt({
         }))
       : []),
   ];
-  if (warnings.length + lines.length === 0) return null;
-  const room = Math.max(0, atFirst - warnings.length);
-  const more = Math.max(0, warnings.length - atFirst) + Math.max(0, lines.length - room);
+  if (warnings.length + missing.length + lines.length === 0) return null;
+  // What can hurt comes first, then what is wished for, then what is to be minded.
+  const forMissing = Math.max(0, atFirst - warnings.length);
+  const room = Math.max(0, forMissing - missing.length);
+  const more =
+    Math.max(0, warnings.length - atFirst) +
+    Math.max(0, missing.length - forMissing) +
+    Math.max(0, lines.length - room);
   return (
     <Box
       as="section"
@@ -65,6 +75,18 @@ export function LookAt({
           key={`${warning.code} ${warning.segment}`}
           {...{ warning, plan, writing, mayEdit, onShow, onRemedy }}
         />
+      ))}
+      {(all ? missing : missing.slice(0, forMissing)).map((skill) => (
+        <Flex key={skill} gap="12px" wrap="wrap" align="baseline">
+          <Box>
+            <Label as="span">Not yet:</Label> {notServedInWords(skill, evening.wishes)}
+          </Box>
+          {mayEdit && (
+            <WordButton fontSize="13px" onClick={() => onBring(skill)}>
+              add what brings it
+            </WordButton>
+          )}
+        </Flex>
       ))}
       {(all ? lines : lines.slice(0, room)).map(({ word, line }) => (
         <Box key={line} display="inline-block" w={{ base: '100%', lg: 'auto' }} mr="16px">

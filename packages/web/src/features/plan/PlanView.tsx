@@ -65,7 +65,7 @@ export function PlanView({
   const behind = useBehind(evening, plan);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
-  const acts = usePlanActs(store, frame, evaluated, onBuild, looking);
+  const acts = usePlanActs(store, frame, evaluated, { build: onBuild, looking, evening, plan });
   const { open, setOpen, said, setSaid, actions, go } = acts;
   useEffect(() => {
     if (doneAsked > 0) setOpen((shown) => (shown === 'done' ? 'bench' : 'done'));
@@ -79,6 +79,9 @@ export function PlanView({
     <>
       <WordButton fontSize="12px" mr="6px" onClick={() => looking.current?.nearer()}>
         nearer
+      </WordButton>
+      <WordButton fontSize="12px" mr="6px" onClick={() => setOpen('table')}>
+        table
       </WordButton>
       {view && (
         <WordButton fontSize="12px" onClick={() => setView(undefined)}>
@@ -174,6 +177,7 @@ export function PlanView({
             mayEdit={mayEdit}
             onShow={(id) => chooseSegment(id)}
             onRemedy={(remedy) => edit(remedy.edit)}
+            onBring={acts.bring}
           />
         </Suspense>
       )}
@@ -188,6 +192,7 @@ export function PlanView({
         evaluated={evaluated}
         behind={behind}
         width={width}
+        {...{ start, clock }}
         onBuild={onBuild}
         borderTopWidth={narrow ? '1px' : '2px'}
       />

@@ -438,6 +438,7 @@ describe('the keys of a plan', () => {
       go: () => undefined,
       nearer: () => undefined,
       whole: () => undefined,
+      asTable: () => undefined,
       startBy: () => undefined,
       keysBy: () => undefined,
       moveBy: () => undefined,
@@ -461,7 +462,7 @@ describe('the keys of a plan', () => {
   });
   it('of a reader only look', () => {
     expect(acts(false).map(({ keys }) => keys)).toEqual([
-      ...['n', 'p', 'h', 'v', 'Shift and v', '?'],
+      ...['n', 'p', 'h', 'v', 'Shift and v', 't', '?'],
     ]);
   });
   it('of the platform undo and redo, and are told apart by Shift', () => {

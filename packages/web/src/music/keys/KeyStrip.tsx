@@ -1,6 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import {
   type Section,
+  farKey,
+  keysToReach,
   keyStrip,
   ladderOfPart,
   patternOf,
@@ -13,7 +15,7 @@ import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { hueOf } from '../../ui/color';
 import { type Sure, tooFewIn } from './sure';
 import { cellAfterKey, keyRange, laddersOf } from './keyRange';
-import { LadderLine } from './LadderLine';
+import { LadderLine, type LadderPull } from './LadderLine';
 import { Starts } from './Starts';
 import { cell, Cell } from './KeyCell';
 import { isTold, Telling } from './Telling';
@@ -34,6 +36,35 @@ function untoldAt({ problem, sung, untold }: LadderKeys, tonic: number, part: st
   return untold?.paths.find(({ id }) => id === part)?.moves[place];
 }
 
+/** No more keys than this are pulled out. */
+const mostKeys = 24;
+
+/** How the ends of a ladder follow a hand; not where groups have ladders of their own. */
+function usePull(
+  { problem, sung, groups }: LadderKeys,
+  onStart: (tonic: number) => void,
+  onKeys: ((keys: number) => void) | undefined,
+): LadderPull | undefined {
+  const held = useRef({ tonic: 0, climb: problem });
+  if (!sung || groups || !onKeys) return undefined;
+  const hold = (isFirst: boolean, tonic: number) => {
+    if (isFirst) held.current = { tonic, climb: problem };
+    return held.current;
+  };
+  return {
+    far: farKey(problem),
+    onStart: (columns, isFirst) => {
+      const { tonic } = hold(isFirst, sung.start);
+      if (!isFirst) onStart(tonic + columns);
+    },
+    onFar: (columns, isFirst) => {
+      const far = sung.tonics[farKey(problem)]!;
+      const { tonic, climb } = hold(isFirst, far - sung.start);
+      if (!isFirst) onKeys(keysToReach(climb, tonic + columns, mostKeys));
+    },
+  };
+}
+
 /**
  * Every tonic by semitone, every part: the room above and below, what is done on the ladder, and
  * the ladder as a line in the order sung. Choosing a column starts the ladder there.
@@ -48,6 +79,7 @@ export function KeyStrip({
   onStart,
   onLook,
   onTell,
+  onKeys,
   children,
 }: {
   readonly keys: LadderKeys;
@@ -62,6 +94,8 @@ export function KeyStrip({
   readonly onLook: (tonic: number | undefined) => void;
   /** Tells a part what to do in a key, by its place; null lets the best be found. */
   readonly onTell?: ((part: string, place: number, move: Move | null) => void) | undefined;
+  /** So many keys, as they are pulled; without it only the start can be. */
+  readonly onKeys?: ((keys: number) => void) | undefined;
   /** What is said of the start, right below the strip. */
   readonly children: ReactNode;
 }) {
@@ -76,6 +110,7 @@ export function KeyStrip({
   // Groups have keys of their own, in which nothing is told yet.
   const mayTell = mayEdit && onTell !== undefined && !keys.groups;
   const lines = laddersOf(keys).map(({ tonics }) => tonics.map(column));
+  const pull = usePull(keys, onStart, onKeys);
   const pointed = focused && {
     band: sections[focused.row]!,
     at: columns[focused.column]!,
@@ -104,7 +139,13 @@ export function KeyStrip({
         onLook={onLook}
       />
       {(lines.length > 0 ? lines : [[]]).map((line, i) => (
-        <LadderLine key={i} width={26 + columns.length * cell.width} line={line} />
+        <LadderLine
+          key={i}
+          width={26 + columns.length * cell.width}
+          line={line}
+          column={cell.width}
+          pull={mayEdit ? pull : undefined}
+        />
       ))}
       <Box
         ref={grid}

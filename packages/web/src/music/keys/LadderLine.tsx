@@ -1,16 +1,40 @@
+import { useRef } from 'react';
 import { color } from '../../ui/color';
+import { useDrag } from '../../ui/useDrag';
 
-/** The ladder above the columns, as a line in the order sung. */
+/** How a ladder is pulled: its first key, and the key that tells how long it is. */
+export interface LadderPull {
+  /** The place of that key in the order sung. */
+  readonly far: number;
+  /** So many columns from where the hand took hold; `isFirst` says that it took hold just now. */
+  readonly onStart: (columns: number, isFirst: boolean) => void;
+  readonly onFar: (columns: number, isFirst: boolean) => void;
+}
+
+/** The ladder above the columns, as a line in the order sung; its ends can be pulled. */
 export function LadderLine({
   width,
   line,
+  column,
+  pull,
 }: {
   readonly width: number;
   /** The middles of the columns, in the order sung. */
   readonly line: readonly number[];
+  /** How wide a column is. */
+  readonly column: number;
+  readonly pull?: LadderPull | undefined;
 }) {
+  const far = pull && line[pull.far];
+  // Beyond the key, on the side it was come from.
+  const away = pull && pull.far > 0 && far! < line[pull.far - 1]! ? -1 : 1;
   return (
-    <svg width={width} height={18} aria-hidden="true" style={{ display: 'block' }}>
+    <svg
+      width={width}
+      height={18}
+      aria-hidden="true"
+      style={{ display: 'block', overflow: 'visible' }}
+    >
       <g transform="translate(26 0)" stroke={color('fern')} fill={color('fern')}>
         <polyline points={line.map((x) => `${x},9`).join(' ')} strokeWidth={1.6} fill="none" />
         {line.map((x, i) => (
@@ -26,8 +50,60 @@ export function LadderLine({
             fill="none"
           />
         )}
+        {pull && far !== undefined && (
+          <>
+            <path
+              d={`M${far + 9 * away} 3 v12 M${far + 12.5 * away} 3 v12`}
+              strokeWidth={1.6}
+              fill="none"
+            />
+            <Hold x={line[0]!} width={24} name="start" step={column} onPull={pull.onStart} />
+            <Hold
+              x={far + 11 * away}
+              width={line.length > 1 ? 18 : 12}
+              name="end"
+              step={column}
+              onPull={pull.onFar}
+            />
+          </>
+        )}
       </g>
     </svg>
+  );
+}
+
+/** Where a hand takes hold; it tells whole columns, each once. */
+function Hold({
+  x,
+  width,
+  name,
+  step,
+  onPull,
+}: {
+  readonly x: number;
+  readonly width: number;
+  readonly name: string;
+  readonly step: number;
+  readonly onPull: (columns: number, isFirst: boolean) => void;
+}) {
+  const last = useRef(0);
+  const drag = useDrag(({ x: at, began, isFirst }) => {
+    const columns = Math.round((at - began.x) / step);
+    if (!isFirst && columns === last.current) return;
+    last.current = columns;
+    onPull(columns, isFirst);
+  });
+  return (
+    <rect
+      data-hold={name}
+      x={x - width / 2}
+      y={-4}
+      width={width}
+      height={26}
+      fill="transparent"
+      stroke="none"
+      {...drag}
+    />
   );
 }
 

@@ -110,6 +110,7 @@ export function Middle({
       onStart={actions.startOn}
       onLook={(tonic) => setLooked(tonic)}
       onTell={actions.tellPart}
+      onKeys={(count) => actions.resize(segment.id, count)}
     >
       <StartWords
         keys={keys}

@@ -13,6 +13,7 @@ export type BenchActions = Pick<
   | 'pin'
   | 'onceMore'
   | 'split'
+  | 'resize'
 > & {
   /** Shows what could stand in its place. */
   readonly instead: () => void;

@@ -32,6 +32,7 @@ function showBench(
     pin: jest.fn<BenchActions['pin']>(),
     onceMore: jest.fn<BenchActions['onceMore']>(),
     split: jest.fn<BenchActions['split']>(),
+    resize: jest.fn<BenchActions['resize']>(),
     instead: jest.fn<BenchActions['instead']>(),
   };
   const onLeave = jest.fn();

@@ -17,7 +17,7 @@ import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { Failed, Loading } from '../../../ui/states';
 import { Stepper } from '../../../ui/Stepper';
-import { Name, WordButton } from '../../../ui/words';
+import { Label, Name, WordButton } from '../../../ui/words';
 import { useKnown } from '../build/model/useKnown';
 import { workerOffers, type Offers } from './offers';
 
@@ -62,6 +62,7 @@ export function FitToTime(place: Fitting) {
           seconds={Math.round(minutes * 60)}
           known={state.known}
           exercises={state.exercises}
+          onMinutes={setMinutes}
         />
       )}
     </Box>
@@ -76,20 +77,13 @@ type Seeking =
 /** Nothing of it has been sung. */
 const nothingSung = { sung: [] } as const;
 
-function Offered({
-  seconds,
-  known,
-  exercises,
-  onTake,
-  onClose,
-  makeOffers = workerOffers,
-}: Fitting & {
-  readonly seconds: number;
-  readonly known: Known;
-  readonly exercises: ReadonlyMap<string, Exercise>;
-}) {
-  const { writing } = useHere().choir;
-  const { document } = known;
+/** What is offered for so many seconds; sought anew whenever something of it changes. */
+function useOffer(
+  known: Known,
+  exercises: ReadonlyMap<string, Exercise>,
+  seconds: number,
+  makeOffers: () => Offers,
+): { readonly seeking: Seeking; readonly again: () => void } {
   const [seeking, setSeeking] = useState<Seeking>({ kind: 'seeking' });
   const [tries, setTries] = useState(0);
   useEffect(() => {
@@ -109,46 +103,130 @@ function Offered({
       offers.end();
     };
   }, [known, exercises, seconds, makeOffers, tries]);
+  return { seeking, again: () => setTries(tries + 1) };
+}
+
+function Offered({
+  seconds,
+  known,
+  exercises,
+  onTake,
+  onClose,
+  onMinutes,
+  makeOffers = workerOffers,
+}: Fitting & {
+  readonly seconds: number;
+  readonly known: Known;
+  readonly exercises: ReadonlyMap<string, Exercise>;
+  readonly onMinutes: (minutes: number) => void;
+}) {
+  const { writing } = useHere().choir;
+  const { document } = known;
+  const { seeking, again } = useOffer(known, exercises, seconds, makeOffers);
   if (seeking.kind === 'seeking') return <Loading what="what loses least" />;
-  if (seeking.kind === 'failed') {
-    return <Failed message={seeking.message} onRetry={() => setTries(tries + 1)} />;
-  }
+  if (seeking.kind === 'failed') return <Failed message={seeking.message} onRetry={again} />;
   const { offer } = seeking;
   const isLonger = evaluate(document, seconds).left < 0;
-  if (!offer) {
-    return (
-      <Box role="status" mt="8px">
-        {isLonger
-          ? 'What stays as it is takes longer than that. Let something of it be changed first.'
-          : `It fits ${lengthInFigures(seconds)} as it is; no change would be better.`}
-      </Box>
-    );
-  }
   const context = { segments: document.segments, tonight: document.tonight, writing };
   return (
-    <Box role="status" mt="8px">
-      <Box fontWeight={650}>{offerInWords(offer)}</Box>
-      <Box as="ul" listStyleType="none" fontSize="15px">
-        {offerChanges(offer, context).map((line) => (
-          <li key={line}>{line}</li>
+    <>
+      {offer ? (
+        <Box role="status" mt="8px">
+          <Box fontWeight={650}>{offerInWords(offer)}</Box>
+          <Box as="ul" listStyleType="none" fontSize="15px">
+            {offerChanges(offer, context).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+          <Box as="ul" listStyleType="none" color="inkSoft" fontSize="13px" mt="4px">
+            {offerEffects(offer, context).map((line) => (
+              <li key={line}>{line}</li>
+            ))}
+          </Box>
+          <Box mt="10px">
+            <MainButton
+              size="sm"
+              onClick={() => {
+                onTake(takeOffer(document, offer, nothingSung, newId));
+                onClose();
+              }}
+            >
+              Take it
+            </MainButton>
+          </Box>
+        </Box>
+      ) : (
+        <Box role="status" mt="8px">
+          {isLonger
+            ? 'What stays as it is takes longer than that. Let something of it be changed first.'
+            : `It fits ${lengthInFigures(seconds)} as it is; no change would be better.`}
+        </Box>
+      )}
+      {[-step, step]
+        .filter((more) => seconds + more >= step)
+        .map((more) => (
+          <Otherwise
+            key={`${seconds} ${more}`}
+            {...{ known, exercises, makeOffers, context, more, onMinutes }}
+            seconds={seconds + more}
+          />
         ))}
-      </Box>
-      <Box as="ul" listStyleType="none" color="inkSoft" fontSize="13px" mt="4px">
-        {offerEffects(offer, context).map((line) => (
-          <li key={line}>{line}</li>
-        ))}
-      </Box>
-      <Box mt="10px">
-        <MainButton
-          size="sm"
-          onClick={() => {
-            onTake(takeOffer(document, offer, nothingSung, newId));
-            onClose();
-          }}
-        >
-          Take it
-        </MainButton>
-      </Box>
+    </>
+  );
+}
+
+/** By so much more or less it is looked ahead, in seconds. */
+const step = 300;
+
+/** What five minutes more or less would bring: told, not taken. */
+function Otherwise({
+  known,
+  exercises,
+  seconds,
+  more,
+  makeOffers,
+  context,
+  onMinutes,
+}: {
+  readonly known: Known;
+  readonly exercises: ReadonlyMap<string, Exercise>;
+  readonly seconds: number;
+  readonly more: number;
+  readonly makeOffers: () => Offers;
+  readonly context: Parameters<typeof offerChanges>[1] & Parameters<typeof offerEffects>[1];
+  readonly onMinutes: (minutes: number) => void;
+}) {
+  const { seeking } = useOffer(known, exercises, seconds, makeOffers);
+  const name = `Five minutes ${more < 0 ? 'less' : 'more'}`;
+  // What was asked for stands above; where this fails, nothing is lost.
+  if (seeking.kind === 'failed') return null;
+  const changes =
+    seeking.kind === 'found' && seeking.offer ? offerChanges(seeking.offer, context) : [];
+  const effects =
+    seeking.kind === 'found' && seeking.offer ? offerEffects(seeking.offer, context) : [];
+  return (
+    <Box
+      as="section"
+      aria-label={name}
+      mt="12px"
+      fontSize="13px"
+      aria-busy={seeking.kind === 'seeking'}
+    >
+      <Flex gap="12px" align="baseline" wrap="wrap">
+        <Box fontWeight={650}>{name} would bring</Box>
+        <WordButton fontSize="13px" onClick={() => onMinutes(seconds / 60)}>
+          look at {lengthInFigures(seconds)}
+        </WordButton>
+      </Flex>
+      {seeking.kind === 'seeking' && <Label>Seeking …</Label>}
+      {seeking.kind === 'found' && (
+        <Box as="ul" listStyleType="none" color="inkSoft">
+          {[...changes, ...effects].map((line) => (
+            <li key={line}>{line}</li>
+          ))}
+          {changes.length === 0 && <li>no change that would be better.</li>}
+        </Box>
+      )}
     </Box>
   );
 }

@@ -1,4 +1,4 @@
-import { fireEvent, screen } from '@testing-library/react';
+import { fireEvent, screen, within } from '@testing-library/react';
 import { createPlanStore } from '@wide-fern/client';
 import type { PlanDocument } from '@wide-fern/contract';
 import { build } from '@wide-fern/core';
@@ -67,6 +67,21 @@ describe('fitting a plan to its time', () => {
     store.getState().undo();
     expect(idsOf(store.getState().document)).toEqual(idsOf(plan));
   }, 30_000);
+
+  it('tells what five minutes more would bring, and looks at it only when asked', async () => {
+    const { store } = await view(plan, 8);
+    const more = await screen.findByRole(
+      'region',
+      { name: 'Five minutes more' },
+      { timeout: 15_000 },
+    );
+    await within(more).findAllByRole('listitem', undefined, { timeout: 15_000 });
+    expect(more.textContent).toMatch(/would bring/);
+    expect(store.getState().document).toEqual(plan);
+    expect(screen.queryByRole('region', { name: 'Five minutes less' })).toBeNull();
+    fireEvent.click(within(more).getByRole('button', { name: 'look at 13:00' }));
+    expect(screen.getByRole<HTMLInputElement>('textbox', { name: 'Minutes' }).value).toBe('13');
+  }, 40_000);
 
   it('follows another time that is asked for', async () => {
     await view(plan, 5);

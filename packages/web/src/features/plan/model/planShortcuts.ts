@@ -24,6 +24,8 @@ export interface PlanActs {
   readonly instead: () => void;
   readonly whatWasDone: () => void;
   readonly openShelf: () => void;
+  /** What is drawn, as a table. */
+  readonly asTable: () => void;
   readonly toggleKeys: () => void;
 }
 
@@ -46,6 +48,7 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
     { keys: 'h', words: 'hear the segment, or be silent', match: letter('h'), act: acts.hear },
     { keys: 'v', words: 'nearer: the segment, then one key', match: letter('v'), act: acts.nearer },
     { keys: 'Shift and v', words: 'all of the warm-up', match: letter('V'), act: acts.whole },
+    { keys: 't', words: 'key by key, as a table', match: letter('t'), act: acts.asTable },
     { keys: '?', words: 'this list', match: letter('?'), act: acts.toggleKeys },
   ];
   if (!acts.mayEdit) return looking;

@@ -1,6 +1,8 @@
 import { planActs, type PlanStore } from '@wide-fern/client';
-import type { Exercise } from '@wide-fern/contract';
-import type { Evaluated, KeyProposal } from '@wide-fern/plan';
+import { useQueryClient } from '@tanstack/react-query';
+import type { Evening, Exercise } from '@wide-fern/contract';
+import type { Purpose } from '@wide-fern/core';
+import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import { editSaid } from '@wide-fern/words';
 import { useMemo, useState, type RefObject } from 'react';
 import { useHere } from '../../../here/session';
@@ -11,7 +13,7 @@ import { useSegmentHearing } from './useSegmentHearing';
 import { useUndoSaid } from './useUndoSaid';
 
 /** What stands below the strip. */
-export type Opened = 'bench' | 'shelf' | 'keys' | 'fit' | 'instead' | 'done';
+export type Opened = 'bench' | 'shelf' | 'keys' | 'fit' | 'instead' | 'done' | 'table';
 
 /** The chosen segment has the focus as soon as it is drawn. */
 function focusIn(frame: RefObject<HTMLElement | null>): void {
@@ -25,10 +27,20 @@ export function usePlanActs(
   store: PlanStore,
   frame: RefObject<HTMLElement | null>,
   evaluated: Evaluated | undefined,
-  build: () => void,
-  looking: RefObject<Looking | undefined>,
+  {
+    build,
+    looking,
+    evening,
+    plan,
+  }: {
+    readonly build: () => void;
+    readonly looking: RefObject<Looking | undefined>;
+    readonly evening: Evening;
+    readonly plan: EvaluatedPlan;
+  },
 ) {
-  const { mayEdit } = useHere();
+  const { mayEdit, choir } = useHere();
+  const queries = useQueryClient();
   const { undo, redo, document } = store.getState();
   const [open, setOpen] = useState<Opened>('bench');
   const [letters, setLetters] = useState(lettersOn);
@@ -57,6 +69,18 @@ export function usePlanActs(
     focusChosen();
   };
 
+  /** Adds what brings a skill; where nothing does, the shelf opens and says so. */
+  const bring = async (skill: Purpose) => {
+    const { bringing } = await import('./bring');
+    const found = await bringing(queries, choir.id, evening, plan, skill);
+    if (found) {
+      take(found.exercise, found.isNew);
+    } else {
+      setOpen('shelf');
+      setSaid(`Nothing that works on ${skill} fits the time that is left; make room for it first.`);
+    }
+  };
+
   const putInstead = (exercise: Exercise, isNew: boolean) => {
     actions.putInstead(exercise, isNew);
     setOpen('bench');
@@ -82,6 +106,7 @@ export function usePlanActs(
     instead: () => setOpen('instead'),
     whatWasDone: () => setOpen('done'),
     openShelf: () => setOpen('shelf'),
+    asTable: () => setOpen(open === 'table' ? 'bench' : 'table'),
     toggleKeys: () => setOpen(open === 'keys' ? 'bench' : 'keys'),
   });
   useShortcuts(shortcuts, letters);
@@ -102,6 +127,10 @@ export function usePlanActs(
     go,
     take,
     putInstead,
+    bring: (skill: Purpose) => {
+      // Without the network the shelf says what is away.
+      bring(skill).catch(() => setOpen('shelf'));
+    },
   };
 }
 
