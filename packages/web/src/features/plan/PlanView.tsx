@@ -75,21 +75,18 @@ export function PlanView({
     choose(id, beside ? 'beside' : undefined);
     setOpen('bench');
   };
+  const small = (words: string, onClick: () => void) => (
+    <WordButton fontSize="12px" mr="6px" onClick={onClick}>
+      {words}
+    </WordButton>
+  );
   const near = (
     <>
-      <WordButton fontSize="12px" mr="6px" onClick={() => looking.current?.nearer()}>
-        nearer
-      </WordButton>
-      <WordButton fontSize="12px" mr="6px" onClick={() => setOpen('table')}>
-        table
-      </WordButton>
-      {view && (
-        <WordButton fontSize="12px" onClick={() => setView(undefined)}>
-          all
-        </WordButton>
-      )}
+      {small('nearer', () => looking.current?.nearer())}
+      {view && small('all', () => setView(undefined))}
     </>
   );
+  const table = small('table', () => setOpen('table'));
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const isShelf = open === 'shelf' && mayEdit;
   return (
@@ -113,6 +110,7 @@ export function PlanView({
         <Flex px="16px" justify="space-between">
           <Label fontSize="12px">Evening</Label>
           {near}
+          {table}
           <SignsWord {...signs} />
         </Flex>
       )}
@@ -131,7 +129,7 @@ export function PlanView({
             <>
               Segments
               <br />
-              <SignsWord {...signs} />
+              <SignsWord {...signs} /> {table}
               <br />
               {near}
             </>
