@@ -15,6 +15,7 @@ import { firstLoadLimit, firstLoads } from '../build/firstLoad';
 import { root } from '../root';
 import { endWith, say } from '../setup/say.mjs';
 import { measureBuilding } from './building';
+import { measureDragging, type DragCost } from './dragging';
 import { measureExercises } from './exercises';
 import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
@@ -215,7 +216,26 @@ async function bench(): Promise<void> {
   }
 }
 
+/** The plan as a workbench. */
+async function benchPlan(): Promise<void> {
+  const { usual, large } = await measureDragging();
+  say('\n| 95 of 100 within | nine segments, four parts | twenty of twelve keys, eight parts |');
+  say('| --- | --- | --- |');
+  const ms = (time: number) => `${time.toFixed(1)} ms`;
+  say(`| opening, after its data (median) | ${ms(usual.opening)} | ${ms(large.opening)} |`);
+  for (const [what, name] of [
+    ['a segment dragged', 'segment'],
+    ['its end pulled', 'end'],
+    ['its first key pulled', 'start'],
+    ['looked at from nearer by wheel', 'zoom'],
+  ] as const) {
+    const cost = ({ script, frame }: DragCost) => `${ms(script)} of script, ${ms(frame)} a frame`;
+    say(`| ${what} | ${cost(usual[name])} | ${cost(large[name])} |`);
+  }
+}
+
 const benches = new Map([
+  ['plan', benchPlan],
   ['server', benchServer],
   ['planner', benchPlanner],
 ]);

@@ -129,7 +129,10 @@ export function PlanView({
             <>
               Segments
               <br />
-              <SignsWord {...signs} /> {table}
+              <SignsWord {...signs} />
+              <Box as="span" ml="8px">
+                {table}
+              </Box>
               <br />
               {near}
             </>

@@ -69,6 +69,8 @@ export function SegmentStrip({
         top="4px"
         color="inkSoft"
         fontSize="12px"
+        lineHeight="16px"
+        css={{ '& button': { lineHeight: '16px' } }}
       >
         {label}
       </Box>

@@ -1,0 +1,184 @@
+/// <reference lib="dom" />
+/** The plan as a workbench: opening it, and whatever is dragged on it, frame by frame. */
+import { exercises } from '@wide-fern/catalogue';
+import type { Evening, PlanDocument } from '@wide-fern/contract';
+import { hasKeys, mixedChoir, usualSections, type Section } from '@wide-fern/core';
+import { emptyDocument } from '@wide-fern/plan';
+import type { BrowserContext, Locator, Page } from 'playwright-core';
+import { newChoir, onServer } from './browser';
+import { median } from './median';
+
+/** What one kind of dragging costs, in ms at the 95th percentile. */
+export interface DragCost {
+  readonly script: number;
+  /** From the pointer's event until the frame is drawn. */
+  readonly frame: number;
+}
+
+export interface DraggingFigures {
+  readonly opening: number;
+  readonly segment: DragCost;
+  readonly end: DragCost;
+  readonly start: DragCost;
+  readonly zoom: DragCost;
+}
+
+const fourParts = usualSections(mixedChoir).map((section) => ({ ...section, singers: 8 }));
+/** Each part twice, the second a tone lower. */
+const eightParts = fourParts.flatMap((section): Section[] => [
+  { ...section, id: `${section.id}1` },
+  {
+    ...section,
+    id: `${section.id}2`,
+    comfort: [section.comfort[0] - 2, section.comfort[1] - 2],
+    reach: [section.reach[0] - 2, section.reach[1] - 2],
+  },
+]);
+
+/** A plan of so many segments that are sung in so many keys. */
+function documentOf(parts: 4 | 8, segments: number, keys: number): PlanDocument {
+  const sections = parts === 4 ? fourParts : eightParts;
+  const sung = exercises.filter(({ music }) => hasKeys(music) && music.kind === 'pattern');
+  return {
+    ...emptyDocument({ sections, needs: [] }),
+    segments: Array.from({ length: segments }, (_, i) => {
+      const exercise = sung[i % sung.length]!;
+      const choices = { ...exercise.usual, start: null, repetitions: keys, step: 1 };
+      return { id: `s${i}`, exercise, choices };
+    }),
+  };
+}
+
+async function storedPlan(context: BrowserContext, address: string, document: PlanDocument) {
+  const choir = await newChoir(context, address);
+  const day = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
+  const asked = await context.request.post(`${address}/api/choirs/${choir}/evenings`, {
+    data: {
+      ...{ name: null, date: day, start: '19:00', end: '22:00', place: 'Hall' },
+      ...{ occasion: 'evening after work', forbids: [] },
+      agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 40, piece: null }],
+    },
+  });
+  if (asked.status() !== 201) throw new Error(`No evening: ${asked.status()}.`);
+  const evening = (await asked.json()) as Evening;
+  const path = `${address}/api/choirs/${choir}/evenings/${evening.id}/plans/warm-up`;
+  const saved = await context.request.put(path, { data: { version: 0, document, facts: [] } });
+  if (!saved.ok()) throw new Error(`No plan: ${saved.status()} ${await saved.text()}`);
+  return `${address}/evenings/${evening.id}/plan`;
+}
+
+/** Follows every movement of the pointer until its frame is drawn. */
+const follow = (page: Page) =>
+  page.evaluate(() => {
+    const told = globalThis as unknown as { costs: [number, number][] };
+    told.costs = [];
+    const { port1, port2 } = new MessageChannel();
+    const waiting: [number, number][] = [];
+    port1.onmessage = () => {
+      const [began, scripted] = waiting.shift()!;
+      told.costs.push([scripted - began, performance.now() - began]);
+    };
+    const begin = () => {
+      const began = performance.now();
+      requestAnimationFrame(() => {
+        waiting.push([began, performance.now()]);
+        port2.postMessage(null);
+      });
+    };
+    for (const event of ['pointermove', 'wheel'] as const) {
+      window.addEventListener(event, begin, { capture: true, passive: true });
+    }
+  });
+
+const p95 = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
+
+async function costOf(page: Page, act: () => Promise<void>): Promise<DragCost> {
+  await page.evaluate(() => {
+    (globalThis as unknown as { costs: unknown[] }).costs = [];
+  });
+  await act();
+  const costs = await page.evaluate(
+    () => (globalThis as unknown as { costs: [number, number][] }).costs,
+  );
+  return {
+    script: p95(costs.map(([script]) => script)),
+    frame: p95(costs.map(([, frame]) => frame)),
+  };
+}
+
+/** Drags something to and fro, so many px to each side. */
+async function toAndFro(page: Page, what: Locator, by: number): Promise<void> {
+  const box = (await what.boundingBox())!;
+  const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
+  await page.mouse.move(x, y);
+  await page.mouse.down();
+  for (const to of [by, -by, by, 0]) await page.mouse.move(x + to, y, { steps: 40 });
+  await page.mouse.up();
+}
+
+async function measured(
+  context: BrowserContext,
+  address: string,
+  document: PlanDocument,
+): Promise<DraggingFigures> {
+  const plan = await storedPlan(context, address, document);
+  const page = await context.newPage();
+  const openings: number[] = [];
+  for (let i = 0; i < 7; i += 1) {
+    await page.goto(plan);
+    await page.waitForFunction(() => 'planAt' in globalThis);
+    openings.push(
+      await page.evaluate(() => {
+        const answers = performance
+          .getEntriesByType('resource')
+          .filter(({ name }) => /\/api\/.*\/plans\//.test(name)) as PerformanceResourceTiming[];
+        const { planAt } = globalThis as unknown as { planAt: number };
+        return planAt - Math.max(...answers.map(({ responseEnd }) => responseEnd));
+      }),
+    );
+  }
+  const segments = page.locator('[data-segment]');
+  await segments.nth(1).click();
+  await page.locator('[data-hold="start"]').waitFor();
+  await page.waitForLoadState('networkidle');
+  await follow(page);
+  const segment = await costOf(page, () => toAndFro(page, segments.nth(1), 60));
+  const end = await costOf(page, () =>
+    toAndFro(page, page.locator('[data-pull="end"]').nth(1), 20),
+  );
+  const start = await costOf(page, () => toAndFro(page, page.locator('[data-hold="start"]'), 60));
+  const zoom = await costOf(page, async () => {
+    await page.mouse.move(640, 300);
+    await page.keyboard.down('Control');
+    for (let i = 0; i < 40; i += 1) await page.mouse.wheel(0, i < 20 ? -60 : 60);
+    await page.keyboard.up('Control');
+  });
+  await page.close();
+  return { opening: median(openings), segment, end, start, zoom };
+}
+
+/** Measures on the built application: at the demo's size, and at twenty segments of twelve keys in eight parts. */
+export const measureDragging = (): Promise<{
+  readonly usual: DraggingFigures;
+  readonly large: DraggingFigures;
+}> =>
+  onServer(async (browser, address) => {
+    const figures = async (document: PlanDocument) => {
+      const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
+      await context.addInitScript(() => {
+        new MutationObserver((_, observer) => {
+          if (!document.querySelector('[data-segment]')) return;
+          observer.disconnect();
+          requestAnimationFrame(() => {
+            (globalThis as unknown as { planAt: number }).planAt = performance.now();
+          });
+        }).observe(document, { childList: true, subtree: true });
+      });
+      const found = await measured(context, address, document);
+      await context.close();
+      return found;
+    };
+    const usual = await figures(documentOf(4, 9, 7));
+    return { usual, large: await figures(documentOf(8, 20, 12)) };
+  });
