@@ -62,7 +62,7 @@ async function storedPlan(context: BrowserContext, address: string, document: Pl
   if (asked.status() !== 201) throw new Error(`No evening: ${asked.status()}.`);
   const evening = (await asked.json()) as Evening;
   const path = `${address}/api/choirs/${choir}/evenings/${evening.id}/plans/warm-up`;
-  const saved = await context.request.put(path, { data: { version: 0, document, facts: [] } });
+  const saved = await context.request.put(path, { data: { version: 0, document, edits: [] } });
   if (!saved.ok()) throw new Error(`No plan: ${saved.status()} ${await saved.text()}`);
   return `${address}/evenings/${evening.id}/plan`;
 }
@@ -164,7 +164,7 @@ export const measureDragging = (): Promise<{
   readonly large: DraggingFigures;
 }> =>
   onServer(async (browser, address) => {
-    const figures = async (document: PlanDocument) => {
+    const figures = async (planned: PlanDocument) => {
       const context = await browser.newContext({ viewport: { width: 1280, height: 800 } });
       await context.addInitScript(() => {
         new MutationObserver((_, observer) => {
@@ -175,7 +175,7 @@ export const measureDragging = (): Promise<{
           });
         }).observe(document, { childList: true, subtree: true });
       });
-      const found = await measured(context, address, document);
+      const found = await measured(context, address, planned);
       await context.close();
       return found;
     };
