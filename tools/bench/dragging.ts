@@ -78,15 +78,18 @@ const follow = (page: Page) =>
       const [began, scripted] = waiting.shift()!;
       told.costs.push([scripted - began, performance.now() - began]);
     };
-    const begin = () => {
-      const began = performance.now();
-      requestAnimationFrame(() => {
-        waiting.push([began, performance.now()]);
-        port2.postMessage(null);
-      });
-    };
     for (const event of ['pointermove', 'wheel'] as const) {
-      window.addEventListener(event, begin, { capture: true, passive: true });
+      window.addEventListener(
+        event,
+        () => {
+          const began = performance.now();
+          requestAnimationFrame(() => {
+            waiting.push([began, performance.now()]);
+            port2.postMessage(null);
+          });
+        },
+        { capture: true, passive: true },
+      );
     }
   });
 
