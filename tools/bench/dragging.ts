@@ -112,6 +112,7 @@ async function costOf(page: Page, act: () => Promise<void>): Promise<DragCost> {
 
 /** Drags something to and fro, so many px to each side. */
 async function toAndFro(page: Page, what: Locator, by: number): Promise<void> {
+  await what.scrollIntoViewIfNeeded();
   const box = (await what.boundingBox())!;
   const [x, y] = [box.x + box.width / 2, box.y + box.height / 2];
   await page.mouse.move(x, y);

@@ -1,7 +1,14 @@
-import { type Section, type PartNeed, noteName, type NoteWriting } from '@wide-fern/core';
+import {
+  noteName,
+  type NoteWriting,
+  type PartNeed,
+  type Repetition,
+  type Section,
+} from '@wide-fern/core';
+import { memo } from 'react';
 import { color, hueOf } from '../../ui/color';
 import { toldMove, type Evaluated } from '@wide-fern/plan';
-import { namedNotes, type Lane, type TimeAxis } from './geometry';
+import { namedNotes, timeAxis, type Lane, type TimeAxis } from './geometry';
 import { gapsOf, signScale, signsOf } from './signs';
 import { SignShape } from './SignShape';
 import { SvgText } from '../../ui/SvgText';
@@ -46,6 +53,8 @@ export function LaneShape({
   const top = lane.y(high);
   const bottom = lane.y(low);
   const width = axis.right - axis.left;
+  const { view } = axis;
+  const perSecond = width / Math.max(1e-9, view.to - view.from);
   const at = (share: number) => top + share * (bottom - top);
   // Where the gutter is narrow, the letter stands between the axis's names, not over them.
   const labelY =
@@ -124,27 +133,53 @@ export function LaneShape({
         </g>
       ))}
       <g clipPath={clip}>
-        {segments.map(({ segment, computed }) => (
-          <g key={segment.id}>
-            {computed.repetitions.flatMap((repetition, i) => {
-              const sounding = repetition.parts.find(({ part }) => part === band.id);
-              if (!sounding) return [];
-              const signs = signsOf(
-                sounding,
-                repetition,
-                segment.exercise.music,
-                computed.placed.from,
-                isByHand(segment, band.id, i),
-                { axis, lane, comfort: band.comfort, reach: band.reach },
-              );
-              const scale = signScale(computed.repetitions, axis);
-              return signs.map((sign, j) => (
-                <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
-              ));
-            })}
-          </g>
-        ))}
+        {segments
+          .filter(({ computed: { placed } }) => placed.to > view.from && placed.from < view.to)
+          .map(({ segment, computed: { placed, repetitions } }) => (
+            <g key={segment.id} transform={`translate(${axis.x(placed.from)} 0)`}>
+              <SegmentSigns {...{ segment, repetitions, band, lane, perSecond, hue }} />
+            </g>
+          ))}
       </g>
     </g>
   );
 }
+
+/** What one segment's signs in a lane are drawn from; they stand from the segment's own beginning. */
+interface OfSegment {
+  readonly segment: Evaluated['segment'];
+  readonly repetitions: readonly Repetition[];
+  readonly band: Section;
+  readonly lane: Lane;
+  readonly perSecond: number;
+  readonly hue: string;
+}
+
+const isSameLane = (one: Lane, other: Lane): boolean =>
+  one.top === other.top && one.height === other.height && one.perSemitone === other.perSemitone;
+
+/** Drawn again only when something of this very segment changes: those behind one that grows only move. */
+const SegmentSigns = memo(
+  ({ segment, repetitions, band, lane, perSecond, hue }: OfSegment) => {
+    // A second is as wide as on the plan's axis; how far it goes does not matter.
+    const axis = timeAxis(0, perSecond, 1);
+    const scale = signScale(repetitions, axis);
+    return repetitions.flatMap((repetition, i) => {
+      const sounding = repetition.parts.find(({ part }) => part === band.id);
+      if (!sounding) return [];
+      const { music } = segment.exercise;
+      const place = { axis, lane, comfort: band.comfort, reach: band.reach };
+      const isChosen = isByHand(segment, band.id, i);
+      return signsOf(sounding, repetition, music, 0, isChosen, place).map((sign, j) => (
+        <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
+      ));
+    });
+  },
+  (one, other) =>
+    one.segment === other.segment &&
+    one.repetitions === other.repetitions &&
+    one.band === other.band &&
+    one.perSecond === other.perSecond &&
+    one.hue === other.hue &&
+    isSameLane(one.lane, other.lane),
+);
