@@ -1,4 +1,5 @@
 import { useDrag as useGesture } from '@use-gesture/react';
+import { setPulled } from './pulling';
 
 /** A place in an SVG, from its own corner. */
 export interface Place {
@@ -17,8 +18,9 @@ export interface Drag extends Place {
 /** Follows a pointer from where it is pressed until it is let go; what lies below is not told. */
 export function useDrag(follow: (drag: Drag) => void) {
   const bind = useGesture(
-    ({ event, currentTarget, xy, initial, first, shiftKey }) => {
+    ({ event, currentTarget, xy, initial, first, last, shiftKey }) => {
       event.stopPropagation();
+      setPulled(!last);
       const box = (currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
       if (!box) return;
       const [x, y] = [xy[0] - box.left, xy[1] - box.top];

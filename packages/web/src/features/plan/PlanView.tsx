@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
 import { leftInWords } from '@wide-fern/words';
-import { lazy, Suspense, useEffect, useRef, useState } from 'react';
+import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import { usePulling } from '../../ui/pulling';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Hidden, Label, WordButton } from '../../ui/words';
@@ -62,7 +63,11 @@ export function PlanView({
     width,
     view,
   });
-  const behind = useBehind(evening, plan);
+  const { isPulled } = usePulling();
+  // What lies behind a plan, and below it while something is pulled, is worked out when there is time.
+  const settled = useDeferredValue(plan);
+  const below = isPulled ? settled : plan;
+  const behind = useBehind(evening, settled);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
   const acts = usePlanActs(store, frame, evaluated, { build: onBuild, looking, evening, plan });
@@ -89,6 +94,45 @@ export function PlanView({
   const table = small('table', () => setOpen('table'));
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const isShelf = open === 'shelf' && mayEdit;
+  const drawn = (
+    <>
+      {behind && (
+        <Suspense fallback={null}>
+          <LookAt
+            plan={settled}
+            behind={behind}
+            evening={evening}
+            writing={writing}
+            mayEdit={mayEdit}
+            onShow={(id) => chooseSegment(id)}
+            onRemedy={(remedy) => edit(remedy.edit)}
+            onBring={acts.bring}
+          />
+        </Suspense>
+      )}
+      <Below
+        dropping={dropping}
+        open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}
+        acts={acts}
+        store={store}
+        evening={evening}
+        item={item}
+        plan={below}
+        evaluated={below.segments.find(({ segment }) => segment.id === chosen)}
+        behind={behind}
+        width={width}
+        {...{ start, clock }}
+        onBuild={onBuild}
+        borderTopWidth={narrow ? '1px' : '2px'}
+      />
+    </>
+  );
+  const rest = useMemo(
+    () => drawn,
+    // While something is pulled, only when what lies below was drawn anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [isPulled ? below : drawn],
+  );
   return (
     <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
       <PlanTitle
@@ -168,35 +212,7 @@ export function PlanView({
           />
         </Suspense>
       )}
-      {behind && (
-        <Suspense fallback={null}>
-          <LookAt
-            plan={plan}
-            behind={behind}
-            evening={evening}
-            writing={writing}
-            mayEdit={mayEdit}
-            onShow={(id) => chooseSegment(id)}
-            onRemedy={(remedy) => edit(remedy.edit)}
-            onBring={acts.bring}
-          />
-        </Suspense>
-      )}
-      <Below
-        dropping={dropping}
-        open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}
-        acts={acts}
-        store={store}
-        evening={evening}
-        item={item}
-        plan={plan}
-        evaluated={evaluated}
-        behind={behind}
-        width={width}
-        {...{ start, clock }}
-        onBuild={onBuild}
-        borderTopWidth={narrow ? '1px' : '2px'}
-      />
+      {rest}
       <Box px={{ base: '16px', md: '24px' }} bg="paper">
         <Signs shown={signs} load={signsOf.plan} />
       </Box>

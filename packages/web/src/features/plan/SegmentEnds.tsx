@@ -1,19 +1,34 @@
 import { Box } from '@chakra-ui/react';
 import type { Evaluated } from '@wide-fern/plan';
+import { setPulled } from '../../ui/pulling';
 import type { PointerEvent } from 'react';
 
 /** Talk is pulled in steps of so many seconds. */
 const talkStep = 5;
 
-/** Follows a pointer that pulls something along the strip, until it lets go. */
-function pulling(event: PointerEvent<HTMLElement>, onPull: (by: number) => void): void {
+/**
+ * Follows a pointer that pulls something along the strip, until it lets go.
+ * @param wanted what a pull by so many px asks for; `onPull` is told once of each
+ */
+function pulling(
+  event: PointerEvent<HTMLElement>,
+  wanted: (by: number) => number,
+  onPull: (wanted: number) => void,
+): void {
   if (event.button !== 0) return;
   event.preventDefault();
   event.stopPropagation();
   const { currentTarget: handle, pointerId, clientX: from } = event;
   handle.setPointerCapture(pointerId);
-  const move = (moved: globalThis.PointerEvent) => onPull(moved.clientX - from);
+  setPulled(true);
+  let last = wanted(0);
+  const move = (moved: globalThis.PointerEvent) => {
+    const next = wanted(moved.clientX - from);
+    if (next !== last) onPull(next);
+    last = next;
+  };
   const end = () => {
+    setPulled(false);
     handle.removeEventListener('pointermove', move);
     handle.removeEventListener('pointerup', end);
     handle.removeEventListener('pointercancel', end);
@@ -44,12 +59,13 @@ export function SegmentEnds({
   const perSecond = width / Math.max(1, computed.seconds);
   const each = (computed.seconds - talk - after) / Math.max(1, repetitions);
   const pull = (event: PointerEvent<HTMLElement>) =>
-    pulling(event, (by) => onResize(Math.max(1, repetitions + Math.round(by / perSecond / each))));
+    pulling(event, (by) => Math.max(1, repetitions + Math.round(by / perSecond / each)), onResize);
   const pullTalk = (event: PointerEvent<HTMLElement>) =>
-    pulling(event, (by) => {
-      const wanted = talk + by / perSecond;
-      onTalk(Math.max(0, talkStep * Math.round(wanted / talkStep)));
-    });
+    pulling(
+      event,
+      (by) => Math.max(0, talkStep * Math.round((talk + by / perSecond) / talkStep)),
+      onTalk,
+    );
   return (
     <>
       <Box

@@ -3,7 +3,7 @@ import type { NoteWriting, PlaceNeed } from '@wide-fern/core';
 import { isTooLong, keyPath, notPossibleInWords, wordingFor } from '@wide-fern/words';
 import { lazy, Suspense, type ReactNode, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
-import { StripItem } from './StripItem';
+import { StripItem, type StripActs } from './StripItem';
 import type { TimeAxis } from '../../music/lanes/geometry';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 
@@ -60,6 +60,7 @@ export function SegmentStrip({
   /** What stands in the time left over. */
   readonly free: ReactNode;
 }) {
+  const acts: StripActs = { choose: onChoose, resize: onResize, talk: onTalk };
   const end = axis.x(plan.total);
   return (
     <Box position="relative" h="54px" data-strip>
@@ -110,14 +111,12 @@ export function SegmentStrip({
                 width={axis.x(computed.placed.to) - axis.x(computed.placed.from)}
                 before={Math.max(0, axis.left - axis.x(computed.placed.from))}
                 behind={Math.max(0, axis.x(computed.placed.to) - axis.right)}
-                bandsWording={{ path: keyPath(computed.keys, wording) }}
+                path={keyPath(computed.keys, wording)}
                 not={notPossibleInWords(segment.exercise.needs, forbids)}
                 isChosen={segment.id === chosen}
                 isAlso={segment.id !== chosen && also.includes(segment.id)}
                 mayEdit={mayEdit}
-                onChoose={(beside) => onChoose(segment.id, beside)}
-                onResize={(repetitions) => onResize(segment.id, repetitions)}
-                onTalk={(seconds) => onTalk(segment.id, seconds)}
+                acts={acts}
               />
             );
           })}

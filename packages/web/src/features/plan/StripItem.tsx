@@ -2,7 +2,7 @@ import { Box } from '@chakra-ui/react';
 import { hasKeys } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
 import { lengthInFigures, strideInWords } from '@wide-fern/words';
-import { lazy, Suspense } from 'react';
+import { lazy, memo, Suspense } from 'react';
 import { Attention } from '../../ui/Attention';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
@@ -18,38 +18,62 @@ function roomFor(name: string, width: number): Room {
   return width >= longest * 7.6 + 12 ? 'two lines' : 'number';
 }
 
-export function StripItem({
-  evaluated,
-  place,
-  width,
-  before,
-  behind,
-  bandsWording,
-  not,
-  isChosen,
-  isAlso,
-  mayEdit,
-  onChoose,
-  onResize,
-  onTalk,
-}: {
+/** What one segment of the strip is drawn from. */
+interface OfStripItem {
   readonly evaluated: Evaluated;
   readonly place: number;
   readonly width: number;
   /** How much of it lies outside the view, on its left and on its right (px). */
   readonly before: number;
   readonly behind: number;
-  readonly bandsWording: { readonly path: string };
+  /** Its keys, from the first to the last. */
+  readonly path: string;
   /** What of it the place does not allow, in words. */
   readonly not: string | undefined;
   readonly isChosen: boolean;
   /** Whether it is chosen beside the chosen one. */
   readonly isAlso: boolean;
   readonly mayEdit: boolean;
-  readonly onChoose: (beside: boolean) => void;
-  readonly onResize: (repetitions: number) => void;
-  readonly onTalk: (seconds: number) => void;
-}) {
+  /** What is done to it, by its id; the same whenever it is drawn. */
+  readonly acts: StripActs;
+}
+
+/** What can be done to the segments of a strip. */
+export interface StripActs {
+  readonly choose: (segment: string, beside: boolean) => void;
+  readonly resize: (segment: string, repetitions: number) => void;
+  readonly talk: (segment: string, seconds: number) => void;
+}
+
+/** Drawn again only when something of this very segment changes: those behind one that grows only move. */
+export const StripItem = memo(Item, (one, other) => {
+  const near = (a: number, b: number) => Math.abs(a - b) < 0.01;
+  const { computed: was } = one.evaluated;
+  const { computed: is } = other.evaluated;
+  return (
+    one.evaluated.segment === other.evaluated.segment &&
+    was.repetitions === is.repetitions &&
+    was.placed.shown === is.placed.shown &&
+    (['width', 'before', 'behind'] as const).every((name) => near(one[name], other[name])) &&
+    (['place', 'path', 'not', 'isChosen', 'isAlso', 'mayEdit'] as const).every(
+      (name) => one[name] === other[name],
+    )
+  );
+});
+
+function Item({
+  evaluated,
+  place,
+  width,
+  before,
+  behind,
+  path: wholePath,
+  not,
+  isChosen,
+  isAlso,
+  mayEdit,
+  acts,
+}: OfStripItem) {
   const { segment, computed } = evaluated;
   const { name } = segment.exercise;
   const { pinned = false } = segment.choices;
@@ -61,7 +85,7 @@ export function StripItem({
   // Nobody can sing it, or somebody has to go beyond what they can.
   const stuck =
     keys.kind !== 'none' && (!keys.sung || (keys.kind === 'ladder' && !!keys.sung.beyond));
-  const path = hasKeys(segment.exercise.music) ? bandsWording.path : '';
+  const path = hasKeys(segment.exercise.music) ? wholePath : '';
   const pathFits = room === 'all' && seen >= (length.length + path.length) * 6.4 + 22;
   return (
     <Box as="li" w={`${width}px`} flexShrink={0} position="relative">
@@ -71,7 +95,7 @@ export function StripItem({
         data-segment={segment.id}
         aria-current={isChosen ? 'true' : undefined}
         aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}${pinned ? ', stays as it is' : ''}${isAlso ? ', chosen too' : ''}`}
-        onClick={(event) => onChoose(event.shiftKey)}
+        onClick={(event) => acts.choose(segment.id, event.shiftKey)}
         tabIndex={isChosen ? 0 : -1}
         w="100%"
         h={isChosen ? '56px' : '54px'}
@@ -155,7 +179,11 @@ export function StripItem({
       </Box>
       {mayEdit && (
         <Suspense fallback={null}>
-          <SegmentEnds {...{ evaluated, width, isChosen, onResize, onTalk }} />
+          <SegmentEnds
+            {...{ evaluated, width, isChosen }}
+            onResize={(repetitions) => acts.resize(segment.id, repetitions)}
+            onTalk={(seconds) => acts.talk(segment.id, seconds)}
+          />
         </Suspense>
       )}
     </Box>
