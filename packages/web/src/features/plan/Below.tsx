@@ -85,7 +85,9 @@ export function Below({
   const { setOpen, focusChosen, shortcuts, letters, setLetters, hearing, actions, take } = acts;
   const { choir, mayEdit } = useHere();
   const { writing, phraseSeconds } = choir;
-  const { chosen, also } = useStore(store);
+  // Of the store only what is chosen: what it becomes is told from above.
+  const chosen = useStore(store, (it) => it.chosen);
+  const also = useStore(store, (it) => it.also);
   const together = plan.segments.filter(
     ({ segment: { id } }) => id === chosen || also.includes(id),
   );
