@@ -1,6 +1,6 @@
 import { useGesture } from '@use-gesture/react';
 import type { EvaluatedPlan } from '@wide-fern/plan';
-import { useEffect, type RefObject } from 'react';
+import { useEffect, useRef, type RefObject } from 'react';
 import type { TimeAxis, TimeView } from '../../../music/lanes/geometry';
 import { moved, nearer, viewOfSegment, zoomed } from './nearer';
 
@@ -39,9 +39,24 @@ export function Zoom({
   readonly onView: (view: TimeView | undefined) => void;
 }) {
   const whole = Math.max(plan.allotted, plan.total);
+  // Fingers and wheels tell more often than can be drawn: the last word of a frame counts.
+  const asked = useRef<{ readonly view: TimeView; readonly frame: number }>(undefined);
   const show = (next: TimeView) => {
-    onView(next.to - next.from >= whole - 0.5 ? undefined : next);
+    const frame =
+      asked.current?.frame ??
+      requestAnimationFrame(() => {
+        const { view: last } = asked.current!;
+        asked.current = undefined;
+        onView(last.to - last.from >= whole - 0.5 ? undefined : last);
+      });
+    asked.current = { view: next, frame };
   };
+  useEffect(
+    () => () => {
+      if (asked.current) cancelAnimationFrame(asked.current.frame);
+    },
+    [],
+  );
   const placeOf = (clientX: number) => clientX - (frame.current?.getBoundingClientRect().left ?? 0);
   useGesture(
     {
@@ -58,14 +73,14 @@ export function Zoom({
         if (event.altKey) {
           if (event.cancelable) event.preventDefault();
           const at = axis.at(placeOf(event.clientX));
-          show(zoomed(axis.view, 1.5 ** (dy / wheelStep), at, whole));
+          show(zoomed(asked.current?.view ?? axis.view, 1.5 ** (dy / wheelStep), at, whole));
           return;
         }
         const by = dx || (event.shiftKey ? dy : 0);
         if (!view || by === 0 || event.ctrlKey) return;
         if (event.cancelable) event.preventDefault();
         const perSecond = (axis.right - axis.left) / (view.to - view.from);
-        show(moved(view, by / perSecond, whole));
+        show(moved(asked.current?.view ?? view, by / perSecond, whole));
       },
     },
     { target: frame, eventOptions: { passive: false } },
