@@ -2,6 +2,7 @@ import { useGesture } from '@use-gesture/react';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import { useEffect, useRef, type RefObject } from 'react';
 import type { TimeAxis, TimeView } from '../../../music/lanes/geometry';
+import { setPulled } from '../../../ui/pulling';
 import { moved, nearer, viewOfSegment, zoomed } from './nearer';
 
 /** What can be asked of a plan's view by word or by key. */
@@ -60,7 +61,8 @@ export function Zoom({
   const placeOf = (clientX: number) => clientX - (frame.current?.getBoundingClientRect().left ?? 0);
   useGesture(
     {
-      onPinch: ({ origin: [x], movement: [scale], memo, event }) => {
+      onPinch: ({ origin: [x], movement: [scale], memo, event, last }) => {
+        setPulled(!last);
         if (event.cancelable) event.preventDefault();
         const began = (memo as { view: TimeView; at: number } | undefined) ?? {
           view: axis.view,
@@ -69,7 +71,9 @@ export function Zoom({
         show(zoomed(began.view, 1 / scale, began.at, whole));
         return began;
       },
-      onWheel: ({ event, delta: [dx, dy] }) => {
+      onWheel: ({ event, delta: [dx, dy], last }) => {
+        setPulled(!last && (view !== undefined || event.altKey));
+        if (last) return;
         if (event.altKey) {
           if (event.cancelable) event.preventDefault();
           const at = axis.at(placeOf(event.clientX));
