@@ -92,6 +92,8 @@ export const planQuery = (place: PlanPlace): Query<Plan | null> => ({
 
 /** A choir's own exercises, its marks on all of them, and when each was last used. */
 export const exercisesQuery = (choir: string) => query('showExercises', { choir });
+/** The links by which others read a plan's sheets. */
+export const planLinksQuery = (place: PlanPlace) => query('listPlanLinks', place);
 /** What was saved of a plan, the newest first. */
 export const planVersionsQuery = ({ choir, evening, item }: PlanPlace) =>
   list('listPlanVersions', { choir, evening, item });

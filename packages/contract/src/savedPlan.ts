@@ -1,3 +1,4 @@
+import { choirSchema } from './choir';
 import { line, uuid } from './common';
 import { planDocumentSchema } from './plan';
 import { editFactSchema } from './planEdit';
@@ -57,3 +58,34 @@ export const keptPlanSchema = z.object({
 export type KeptPlan = z.infer<typeof keptPlanSchema>;
 export const wholeKeptPlanSchema = keptPlanSchema.extend({ document: planDocumentSchema });
 export type WholeKeptPlan = z.infer<typeof wholeKeptPlanSchema>;
+
+/** A link by which others read a plan's sheets without an account. */
+export const planLinkSchema = z.object({
+  id: uuid,
+  /** For whom it is, in the director's words. */
+  note: z.string(),
+  expiresAt: z.iso.datetime(),
+});
+export type PlanLink = z.infer<typeof planLinkSchema>;
+
+export const makePlanLinkSchema = z.object({
+  note: z.string().trim().max(80, 'At most 80 characters.'),
+});
+export type MakePlanLink = z.infer<typeof makePlanLinkSchema>;
+
+/** A new link with its code: the one time it is shown. */
+export const newPlanLinkSchema = planLinkSchema.extend({ code: z.string() });
+export type NewPlanLink = z.infer<typeof newPlanLinkSchema>;
+
+/** What a link leads to: a plan as it is now, without persons, and how the choir writes times and notes. */
+export const linkedPlanSchema = z.object({
+  choir: z.string(),
+  timeZone: z.string(),
+  ...choirSchema.pick({ clock: true, accidentals: true, naming: true }).shape,
+  place: z.string(),
+  startsAt: z.iso.datetime(),
+  /** The time set aside, in seconds. */
+  allotted: z.number().min(0),
+  document: planDocumentSchema,
+});
+export type LinkedPlan = z.infer<typeof linkedPlanSchema>;

@@ -2,7 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
-import { expectNoComplaints, newEvening, newPerson, storePlan } from './person';
+import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
 
 async function textOf(path: string): Promise<string> {
   const data = new Uint8Array(await readFile(path));
@@ -62,5 +62,37 @@ test('sheets for three readers, on the screen and as PDF', async ({ browser }) =
   await expect(sheet.getByRole('row', { name: /^S / })).toHaveCount(0);
   await page.getByLabel('Paper').selectOption({ label: 'Letter' });
   await same();
+  expectNoComplaints(person.context);
+});
+
+test('a link leads somebody without an account to the sheets, until it is taken back', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
+  await page.getByRole('button', { name: 'a link for others' }).click();
+  const links = page.getByRole('region', { name: 'Links for others' });
+  await links.getByRole('textbox', { name: /^For whom/ }).fill('the piano');
+  await links.getByRole('button', { name: 'Make a link' }).click();
+  const link = links.getByText(/\/sheet#[A-Z0-9-]{14}$/);
+  await expect(link).toBeVisible();
+  await expectAccessible(page);
+
+  const stranger = await newContext(browser);
+  const elsewhere = await stranger.newPage();
+  await elsewhere.goto((await link.textContent())!);
+  await expect(elsewhere.getByRole('main')).toContainText('Narrow hum');
+  await elsewhere.getByLabel('For', { exact: true }).selectOption({ label: 'whoever plays' });
+  await expect(elsewhere.getByRole('img', { name: /: chord / }).first()).toBeVisible();
+  await expectAccessible(elsewhere);
+
+  await links.getByRole('listitem').filter({ hasText: 'the piano' }).getByRole('button').click();
+  await expect(links.getByRole('listitem')).toHaveCount(0);
+  await elsewhere.reload();
+  await expect(elsewhere.getByText(/What this link was for is not here/)).toBeVisible();
+  expectNoComplaints(stranger);
   expectNoComplaints(person.context);
 });

@@ -32,6 +32,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'forgetPassword',
     'renewPassword',
     'lookAtInvitation',
+    'openPlanLink',
   ],
   'signed-in': [
     'signOutEverywhere',
@@ -78,6 +79,9 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'keepPlan',
     'showKeptPlan',
     'removeKeptPlan',
+    'listPlanLinks',
+    'makePlanLink',
+    'endPlanLink',
     'savePlan',
     'storeExercises',
     'changeExercise',
@@ -155,8 +159,9 @@ describe('every endpoint', () => {
       .replace(':item', 'warm-up')
       .replace(':exercise', 'narrow-hum')
       .replace(':version', '1')
-      .replace(/:(member|singer|check|piece|mark|judgement|template|invitation|browser)\b/g, () =>
-        randomUUID(),
+      .replace(
+        /:(member|singer|check|piece|mark|judgement|template|invitation|browser|link)\b/g,
+        () => randomUUID(),
       )}`;
   /** Calls with a body that is none of those wanted: who may not call is told so all the same. */
   const call = (

@@ -10,6 +10,7 @@ const over = [
   'delete from account_session where expires_at < now()',
   'delete from account_secret where expires_at < now()',
   'delete from invitation where expires_at < now()',
+  'delete from plan_link where expires_at < now()',
   `delete from member where removed_at < now() - interval '30 days'`,
   `delete from own_exercise where removed_at < now() - interval '90 days'`,
   `delete from audit_record where at < now() - interval '1 year'`,

@@ -28,7 +28,7 @@ export type Thing = keyof typeof things;
 
 /** What a limit is about: how much there may be, and how much is here. */
 export interface LimitReached {
-  readonly of: KeptKind | 'invitations';
+  readonly of: KeptKind | 'invitations' | 'links';
   readonly most: number;
   readonly here: number;
 }
@@ -36,6 +36,9 @@ export interface LimitReached {
 function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'invitations') {
     return `At most ${most} invitations stand open at once. Take some back first.`;
+  }
+  if (of === 'links') {
+    return `At most ${most} links lead to one warm-up at once. Take some back first.`;
   }
   return fullInWords({ of, most, here });
 }

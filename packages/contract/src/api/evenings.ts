@@ -1,3 +1,4 @@
+import { secretSchema } from '../account';
 import {
   changeEveningSchema,
   copyEveningSchema,
@@ -12,6 +13,10 @@ import { pageOf, pageQuerySchema } from '../page';
 import {
   keepPlanSchema,
   keptPlanSchema,
+  linkedPlanSchema,
+  makePlanLinkSchema,
+  newPlanLinkSchema,
+  planLinkSchema,
   planSchema,
   planVersionSchema,
   savePlanSchema,
@@ -87,5 +92,21 @@ export const evenings = {
   },
   showKeptPlan: { access: 'deputy', reply: wholeKeptPlanSchema, errors: [] },
   removeKeptPlan: { access: 'deputy', errors: [] },
+  listPlanLinks: { access: 'deputy', reply: z.array(planLinkSchema), errors: [] },
+  makePlanLink: {
+    access: 'deputy',
+    body: makePlanLinkSchema,
+    reply: newPlanLinkSchema,
+    makes: true,
+    errors: ['invalid', 'too_many'],
+  },
+  endPlanLink: { access: 'deputy', errors: [] },
+  openPlanLink: {
+    access: 'anyone',
+    body: secretSchema,
+    reply: linkedPlanSchema,
+    limited: 'failures',
+    errors: ['invalid', 'not_found', 'too_many_attempts'],
+  },
   showPlanVersion: { access: 'reader', reply: wholeVersionSchema, errors: [] },
 } as const satisfies Endpoints;

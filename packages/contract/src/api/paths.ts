@@ -60,6 +60,11 @@ export const paths = {
   removeKeptPlan: 'DELETE /choirs/:choir/kept-plans/:template',
   showPlanVersion: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions/:version',
 
+  listPlanLinks: 'GET /choirs/:choir/evenings/:evening/plans/:item/links',
+  makePlanLink: 'POST /choirs/:choir/evenings/:evening/plans/:item/links',
+  endPlanLink: 'DELETE /choirs/:choir/evenings/:evening/plans/:item/links/:link',
+  openPlanLink: 'POST /plan-link',
+
   showExercises: 'GET /choirs/:choir/exercises',
   storeExercises: 'POST /choirs/:choir/exercises',
   changeExercise: 'PUT /choirs/:choir/exercises/:exercise',

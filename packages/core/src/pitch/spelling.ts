@@ -18,7 +18,7 @@ export type NoteNaming = (typeof noteNamings)[number];
 /** The full way, or only the spelling: then names are those of «octaves». */
 export type NoteWriting = AccidentalPreference | NoteNames;
 
-const accidentalsOf = (writing: NoteWriting): AccidentalPreference =>
+export const accidentalsOf = (writing: NoteWriting): AccidentalPreference =>
   typeof writing === 'string' ? writing : writing.accidentals;
 export const namingOf = (writing: NoteWriting = 'flats'): NoteNaming =>
   typeof writing === 'string' ? 'octaves' : writing.naming;

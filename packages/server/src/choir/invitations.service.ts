@@ -1,4 +1,3 @@
-import { randomInt } from 'node:crypto';
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type {
   Invitation as InvitationView,
@@ -6,7 +5,7 @@ import type {
   Invited,
   NewInvitation,
 } from '@wide-fern/contract';
-import { digestOf } from '../access/digest';
+import { hashOfCode, newCode } from '../access/code';
 import { noPassword, type Account } from '../db/entities/account';
 import { Invitation, Member, type Choir } from '../db/entities/choir';
 import { notFound, problem } from '../http/problem';
@@ -15,19 +14,6 @@ import { record } from '../keeping/records';
 import { lockChoir } from '../keeping/room';
 
 const mostOpen = 100;
-/** Letters and digits that nobody takes for each other, read aloud or from paper. */
-const signs = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
-
-/** Twelve signs in three groups: sixty bits, «KQ7M-2XRD-H4TN». */
-function newCode(): string {
-  const group = () =>
-    Array.from({ length: 4 }, () => signs.charAt(randomInt(signs.length))).join('');
-  return [group(), group(), group()].join('-');
-}
-
-/** A code as it was typed: small letters, blanks and missing strokes are all the same. */
-const hashOf = (typed: string): string => digestOf(typed.toUpperCase().replace(/[^A-Z0-9]/g, ''));
-
 const isOpen = () => ({ expiresAt: { $gt: new Date() } });
 
 const asView = ({ id, role, note, expiresAt }: Invitation): InvitationView => ({
@@ -61,7 +47,7 @@ export async function invite(
     const code = newCode();
     const invitation = inner.create(Invitation, {
       choir,
-      codeHash: hashOf(code),
+      codeHash: hashOfCode(code),
       role,
       note,
       by: account,
@@ -94,7 +80,7 @@ export async function takeInvitationBack(
 async function findOpen(em: EntityManager, code: string): Promise<Invitation> {
   const found = await em.findOne(
     Invitation,
-    { codeHash: hashOf(code), ...isOpen() },
+    { codeHash: hashOfCode(code), ...isOpen() },
     { populate: ['choir', 'by'] },
   );
   if (!found) throw notFound('invitation');

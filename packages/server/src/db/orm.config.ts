@@ -6,7 +6,7 @@ import { Evening, EveningTemplate } from './entities/evening';
 import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises';
 import { ChoirChange } from './entities/change';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
-import { KeptPlan, Plan, PlanVersion } from './entities/plan';
+import { KeptPlan, Plan, PlanLink, PlanVersion } from './entities/plan';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
 
@@ -34,6 +34,7 @@ export const ormConfig = (clientUrl: string) =>
       Plan,
       PlanVersion,
       KeptPlan,
+      PlanLink,
       ChoirChange,
       RangeCheck,
       SingerEvening,

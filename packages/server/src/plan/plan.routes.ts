@@ -4,6 +4,7 @@ import { notFound } from '../http/problem';
 import { seesPersons } from '../voices/discreet';
 import { discreetPlan } from './discreetPlan';
 import { keepPlan, listKeptPlans, removeKeptPlan, showKeptPlan } from './keptPlans.service';
+import { endPlanLink, listPlanLinks, makePlanLink, openPlanLink } from './planLinks.service';
 import {
   listPlanVersions,
   savePlan,
@@ -34,6 +35,19 @@ export const planRoutes: readonly Route[] = [
   endpoint('keepPlan', ({ em, choir, account, body }) => keepPlan(em, { choir, account }, body)),
   endpoint('showKeptPlan', ({ em, choir, params }) => showKeptPlan(em, choir, params.template)),
   endpoint('removeKeptPlan', ({ em, choir, params }) => removeKeptPlan(em, choir, params.template)),
+  endpoint('listPlanLinks', async ({ em, choir, params }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    return listPlanLinks(em, { choir, evening, item: params.item });
+  }),
+  endpoint('makePlanLink', async ({ em, choir, params, body }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    return makePlanLink(em, { choir, evening, item: params.item }, body);
+  }),
+  endpoint('endPlanLink', async ({ em, choir, params }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    return endPlanLink(em, { choir, evening, item: params.item }, params.link);
+  }),
+  endpoint('openPlanLink', ({ em, body }) => openPlanLink(em, body.secret)),
   endpoint('showPlanVersion', async ({ em, choir, role, params }) => {
     const evening = await findEvening(em, choir, params.evening);
     const where = { choir, evening, item: params.item };

@@ -35,7 +35,7 @@ const stored = ({ id, version, savedAt, savedBy }: Plan): StoredPlan => ({
 });
 
 /** A warm-up belongs to an agenda item that is one, or that cools down. */
-function checkItem(evening: Evening, item: string): void {
+export function checkItem(evening: Evening, item: string): void {
   const found = evening.agenda.find(({ id }) => id === item);
   if (found?.kind !== 'warm-up' && found?.kind !== 'cool-down') {
     throw notFound('item');

@@ -78,6 +78,7 @@ export const router = createBrowserRouter([
       { path: '/forgotten', lazy: page(() => import('../features/account/ForgottenPage')) },
       { path: '/new-password', lazy: page(() => import('../features/account/NewPasswordPage')) },
       { path: '/new-e-mail', lazy: page(() => import('../features/account/NewEmailPage')) },
+      { path: '/sheet', lazy: page(() => import('../features/sheet/LinkedSheetPage')) },
       { path: '/no-choir', lazy: page(() => import('../features/account/NoChoirPage')) },
       {
         id: gate,

@@ -93,7 +93,7 @@ export const accompanySheet = (of: SheetOf): SheetText =>
   sheetWith(
     of,
     accompanyEntry,
-    (_, clock, start) =>
-      `${of.choir} · for whoever plays · warm-up from ${clock.minute(start)} · ` +
+    (_, clock) =>
+      `${of.choir} · for whoever plays · warm-up from ${clock.minute(of.start)} · ` +
       'in each bar the chord, then the first note of every part',
   );

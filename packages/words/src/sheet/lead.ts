@@ -129,8 +129,8 @@ export const leadSheet = (of: SheetOf): SheetText =>
   sheetWith(
     of,
     leadEntry,
-    (plan, clock, start, allotted) =>
-      `${of.choir} · ${of.evening.place} · warm-up ${clock.minute(start)} to ` +
-      `${clock.second(start + Math.round(plan.total) * 1000)} · ` +
-      `${lengthInFigures(plan.total)} of ${lengthInFigures(allotted)}`,
+    (plan, clock) =>
+      `${of.choir} · ${of.place} · warm-up ${clock.minute(of.start)} to ` +
+      `${clock.second(of.start + Math.round(plan.total) * 1000)} · ` +
+      `${lengthInFigures(plan.total)} of ${lengthInFigures(of.allotted)}`,
   );

@@ -1,17 +1,12 @@
 import { choose, performAll } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
-import type { Evening, PlanDocument } from '@wide-fern/contract';
+import type { PlanDocument } from '@wide-fern/contract';
 import { cautions } from '../cautions';
 import { openingsInWords, sheetFor, type SheetEntry } from './index';
 
-const evening = {
-  startsAt: '2026-12-01T19:30:00.000Z',
-  endsAt: '2026-12-01T21:30:00.000Z',
-  place: 'Quarry Lane Hall',
-  agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null }],
-} as unknown as Evening;
 const of = (document: PlanDocument) => ({
-  ...{ evening, item: 'warm-up', document, choir: 'Quarry Lane Singers' },
+  ...{ start: Date.parse('2026-12-01T19:30:00.000Z'), allotted: 900 },
+  ...{ document, choir: 'Quarry Lane Singers', place: 'Quarry Lane Hall' },
   ...{ timeZone: 'Europe/London', clock: '24' as const, writing: 'flats' as const },
 });
 const textOf = ({ first, lines }: SheetEntry) =>

@@ -1,6 +1,6 @@
-import type { ClockKind, Evening, PlanDocument } from '@wide-fern/contract';
-import type { NoteWriting, Opening, Score, ScorePart, Section } from '@wide-fern/core';
-import { evaluate, itemTime, type Evaluated, type EvaluatedPlan } from '@wide-fern/plan';
+import type { ClockKind, PlanDocument } from '@wide-fern/contract';
+import type { NoteWriting, Opening, Score, ScorePart, Seconds, Section } from '@wide-fern/core';
+import { evaluate, type Evaluated, type EvaluatedPlan } from '@wide-fern/plan';
 import { cautions } from '../cautions';
 import { dayInWords } from '../dates';
 import { clockIn, wordingFor, type Clock } from '../plan/words';
@@ -59,8 +59,10 @@ export type Reader = (typeof readers)[number];
 
 /** What a sheet is made from. */
 export interface SheetOf {
-  readonly evening: Evening;
-  readonly item: string;
+  /** When the warm-up begins, as a moment in milliseconds, and the time set aside for it. */
+  readonly start: number;
+  readonly allotted: Seconds;
+  readonly place: string;
   readonly document: PlanDocument;
   readonly choir: string;
   readonly timeZone: string;
@@ -82,10 +84,9 @@ export const strong = (text: string): Run => ({ text, strong: true });
 export function sheetWith(
   of: SheetOf,
   entryOf: (segment: OfSegment) => Omit<SheetEntry, 'id' | 'clock' | 'length' | 'name'> | undefined,
-  under: (plan: EvaluatedPlan, clock: Clock, start: number, allotted: number) => string,
+  under: (plan: EvaluatedPlan, clock: Clock) => string,
 ): SheetText {
-  const { evening, document, writing } = of;
-  const { start, allotted } = itemTime(evening, of.item);
+  const { start, allotted, document, writing } = of;
   const plan = evaluate(document, allotted);
   const clock = clockIn(of.timeZone, of.clock);
   const { sections } = document.tonight;
@@ -106,8 +107,8 @@ export function sheetWith(
   });
   const shown = new Set(entries.map(({ id }) => id));
   return {
-    title: dayInWords(evening.startsAt, of.timeZone),
-    under: under(plan, clock, start, allotted),
+    title: dayInWords(start, of.timeZone),
+    under: under(plan, clock),
     entries,
     foot: toMind(plan.segments.filter(({ segment }) => shown.has(segment.id))),
   };

@@ -49,6 +49,6 @@ export function singSheet(of: SheetOf, part?: string): SheetText {
   return sheetWith(
     of,
     entryFor(part),
-    (_, clock, start) => `${of.choir} · for ${who} · warm-up from ${clock.minute(start)}`,
+    (_, clock) => `${of.choir} · for ${who} · warm-up from ${clock.minute(of.start)}`,
   );
 }

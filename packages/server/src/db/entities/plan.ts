@@ -56,3 +56,21 @@ export const KeptPlan = defineEntity({
   },
 });
 export type KeptPlan = InferEntity<typeof KeptPlan>;
+
+/** A link by which others read a plan's sheets. The code's hash, so a copy of the table opens nothing. */
+export const PlanLink = defineEntity({
+  name: 'PlanLink',
+  indexes: [{ properties: ['evening', 'item'] }],
+  properties: {
+    id: idColumn(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    evening: () => p.manyToOne(Evening).deleteRule('cascade'),
+    item: p.string().length(40),
+    codeHash: p.string().length(64).unique(),
+    /** For whom it is. */
+    note: p.string().length(80),
+    expiresAt: p.datetime().index(),
+    createdAt: createdColumn(),
+  },
+});
+export type PlanLink = InferEntity<typeof PlanLink>;

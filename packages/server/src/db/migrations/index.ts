@@ -11,6 +11,7 @@ import { Migration20261129073238 } from './Migration20261129073238';
 import { Migration20261129174436 } from './Migration20261129174436';
 import { Migration20261130011030 } from './Migration20261130011030';
 import { Migration20261130014621 } from './Migration20261130014621';
+import { Migration20261130050131 } from './Migration20261130050131';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -27,4 +28,5 @@ export const migrations = [
   { name: 'Migration20261129174436', class: Migration20261129174436 },
   { name: 'Migration20261130011030', class: Migration20261130011030 },
   { name: 'Migration20261130014621', class: Migration20261130014621 },
+  { name: 'Migration20261130050131', class: Migration20261130050131 },
 ] as const;

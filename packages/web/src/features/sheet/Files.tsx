@@ -1,10 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Evening, PlanDocument } from '@wide-fern/contract';
 import type { Paper } from '@wide-fern/interchange/pdf';
-import { itemTime, writePlanFile } from '@wide-fern/plan';
-import { dayInWords, type SheetText } from '@wide-fern/words';
+import { writePlanFile } from '@wide-fern/plan';
+import { accidentalsOf } from '@wide-fern/core';
+import { dayInWords, type SheetOf, type SheetText } from '@wide-fern/words';
 import { useEffect, useRef, useState } from 'react';
-import { useHere } from '../../here/session';
 import { saveFile } from '../../ui/saveFile';
 import { Label, WordButton } from '../../ui/words';
 import { sungSegments } from './heard';
@@ -15,33 +14,29 @@ const nothingSung = 'Nothing in this warm-up is sung in keys, so there is no mus
 
 /** What is handed on as a file: this sheet, or the whole warm-up in an open format. */
 export function Files({
-  evening,
-  item,
-  document,
+  of,
   sheet,
   paper,
   part,
 }: {
-  readonly evening: Evening;
-  readonly item: string;
-  readonly document: PlanDocument;
+  readonly of: SheetOf;
   readonly sheet: SheetText;
   readonly paper: Paper;
   /** Whose sheet it is, if one part's: it is heard above the others. */
   readonly part?: string | undefined;
 }) {
-  const { choir } = useHere();
+  const { document, allotted, writing } = of;
   const [failed, setFailed] = useState(false);
   const [said, setSaid] = useState('');
   const making = useRef<AbortController>(undefined);
   const [isMaking, setIsMaking] = useState(false);
   useEffect(() => () => making.current?.abort(), []);
-  const title = `Warm-up, ${dayInWords(evening.startsAt, choir.timeZone)}`;
-  const name = `warm-up-${evening.startsAt.slice(0, 10)}`;
+  const title = `Warm-up, ${dayInWords(of.start, of.timeZone)}`;
+  const name = `warm-up-${new Date(of.start).toISOString().slice(0, 10)}`;
   const { sections } = document.tonight;
 
   const writeMusic = async (wanted: 'musicxml' | 'mxl' | 'midi') => {
-    const sung = sungSegments(document, itemTime(evening, item).allotted);
+    const sung = sungSegments(document, allotted);
     if (sung.length === 0) {
       setSaid(nothingSung);
       return;
@@ -57,7 +52,7 @@ export function Files({
       return;
     }
     const scores = sung.map(({ score }) => score);
-    const xml = files.writeScoreXml(files.warmUpScore(title, scores, choir.accidentals));
+    const xml = files.writeScoreXml(files.warmUpScore(title, scores, accidentalsOf(writing)));
     if (wanted === 'musicxml') {
       saveFile(`${name}.musicxml`, 'application/vnd.recordare.musicxml+xml', xml);
     } else {
@@ -68,7 +63,7 @@ export function Files({
 
   /** What is sung, with its chords and count-ins, as a sound; it takes a while and can be stopped. */
   const writeTrack = async () => {
-    const sung = sungSegments(document, itemTime(evening, item).allotted);
+    const sung = sungSegments(document, allotted);
     if (sung.length === 0) {
       setSaid(nothingSung);
       return;
@@ -98,7 +93,7 @@ export function Files({
     try {
       if (wanted === 'pdf') {
         const { sheetPdf } = await import('./sheetPdf');
-        const bytes = await sheetPdf(sheet, paper, choir.writing);
+        const bytes = await sheetPdf(sheet, paper, writing);
         saveFile(`${name}.pdf`, 'application/pdf', new Uint8Array(bytes));
       } else if (wanted === 'json') {
         saveFile(`${name}.json`, 'application/json', writePlanFile(title, document));

@@ -3,8 +3,7 @@ import type { PlanDocument } from '@wide-fern/contract';
 import { readPlanFile } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { parseMidi } from 'midi-file';
-import { eveningFor } from '../../testing/evening';
-import { show, tidy } from '../../testing/page';
+import { plainNames, show, tidy } from '../../testing/page';
 import { Files } from './Files';
 
 /** What was handed to the browser to be kept. */
@@ -19,9 +18,11 @@ const bytesOf = async (blob: Blob) =>
 const view = (document: PlanDocument) =>
   show(
     <Files
-      evening={eveningFor()}
-      item="warm-up"
-      document={document}
+      of={{
+        ...{ start: Date.parse('2026-12-01T19:30:00.000Z'), allotted: 900, document },
+        ...{ choir: 'Quarry Lane Singers', place: 'Hall', timeZone: 'Europe/London', clock: '24' },
+        writing: plainNames,
+      }}
       sheet={{ title: '', under: '', entries: [], foot: [] }}
       paper="a4"
     />,

@@ -5,7 +5,6 @@ import type { PlanDocument } from '@wide-fern/contract';
 import { choose, performAll } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { cautions, sheetFor } from '@wide-fern/words';
-import { eveningFor } from '../../testing/evening';
 import { Sheet } from './Sheet';
 
 const sheet = (document: PlanDocument) =>
@@ -13,7 +12,8 @@ const sheet = (document: PlanDocument) =>
     <ChakraProvider value={system}>
       <Sheet
         sheet={sheetFor('lead', {
-          ...{ evening: eveningFor(), item: 'warm-up', document, choir: 'Quarry Lane Singers' },
+          ...{ start: Date.parse('2026-12-01T19:30:00.000Z'), allotted: 900 },
+          ...{ document, choir: 'Quarry Lane Singers', place: 'Quarry Lane Hall' },
           ...{ timeZone: 'Europe/London', clock: '24', writing: 'flats' },
         })}
         paper="a4"
