@@ -33,12 +33,12 @@ export class Faces {
   ) {
     for (const family of ['text', 'strong', 'heading', 'signs'] as const) {
       fonts[family].forEach((bytes, i) => {
-        document.registerFont(nameOf(family, i), bytes as never);
+        document.registerFont(nameOf(family, i), bytes);
         const font = create(bytes as Buffer) as Font;
         this.held.set(nameOf(family, i), (codePoint) => font.hasGlyphForCodePoint(codePoint));
       });
     }
-    document.registerFont(musicName, fonts.music as never);
+    document.registerFont(musicName, fonts.music);
   }
 
   /** A text in pieces of one font each; a letter that no font has stands in the first. */

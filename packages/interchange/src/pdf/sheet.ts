@@ -1,6 +1,7 @@
 import type { Line, SheetEntry, SheetTable, SheetText } from '@wide-fern/words';
 import PDFDocument from 'pdfkit';
 import drawSvg from 'svg-to-pdfkit';
+import { bytesOf } from './bytes';
 import { Faces, type Face, type PdfFonts, type Piece } from './faces';
 import { brokenIntoLines } from './lines';
 
@@ -33,16 +34,6 @@ const gap = 4;
 const px = 0.75;
 /** Never so small that it cannot be read from a stand. */
 const sizes = [1.15, 1.08, 1, 0.93, 0.86] as const;
-
-function joined(chunks: readonly Uint8Array[]): Uint8Array {
-  const whole = new Uint8Array(chunks.reduce((sum, { length }) => sum + length, 0));
-  let at = 0;
-  for (const chunk of chunks) {
-    whole.set(chunk, at);
-    at += chunk.length;
-  }
-  return whole;
-}
 
 /** The paper of one document at one size: puts text, notes and tables where they belong. */
 class Page {
@@ -96,15 +87,7 @@ class Page {
       const [line] = this.lines([{ text: `${page + 1} of ${pages}` }], small, this.width);
       line!.draw(this.document.page.height - margin / 2 - small);
     }
-    const chunks: Uint8Array[] = [];
-    const whole = new Promise<void>((resolve, reject) => {
-      this.document.on('data', (chunk: Uint8Array) => chunks.push(chunk));
-      this.document.on('end', resolve);
-      this.document.on('error', reject);
-    });
-    this.document.end();
-    await whole;
-    return joined(chunks);
+    return bytesOf(this.document);
   }
 
   private get width(): number {

@@ -75,7 +75,7 @@ export function FreePlace({
   onAdd,
 }: {
   readonly words: string;
-  readonly onAdd: (() => void) | undefined;
+  readonly onAdd: (() => void) | false;
 }) {
   return (
     <>

@@ -1,7 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
 import { leftInWords } from '@wide-fern/words';
-import { lazy, Suspense, useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
+import {
+  lazy,
+  Suspense,
+  useDeferredValue,
+  useEffect,
+  useMemo,
+  useRef,
+  useState,
+  type ReactNode,
+} from 'react';
 import { usePulling } from '../../ui/pulling';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
@@ -9,7 +18,7 @@ import { Hidden, Label, WordButton } from '../../ui/words';
 import type { TimeView } from '../../music/lanes/geometry';
 import type { Looking } from './drawing/Zoom';
 import type { Dropping } from './drawing/Dragging';
-import { Signs, SignsWord, useSigns } from '../../ui/Signs';
+import { Signs, SignsWord, useSigns, type SignsShown } from '../../ui/Signs';
 import { useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
 import { type PlanStore } from '@wide-fern/client';
@@ -26,6 +35,8 @@ import { Woven } from './Woven';
 const PartSwitch = lazy(() => import('./PartSwitch').then((it) => ({ default: it.PartSwitch })));
 /** What should be looked at is fetched where there is anything. */
 const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
+
+const onTonightNow = 'The plan rests on tonight’s sections now; undo brings the old keys back.';
 
 /** A plan: what is sung when, in which keys, and whether it holds. */
 export function PlanView({
@@ -56,12 +67,7 @@ export function PlanView({
   const width = useWidth(frame);
 
   const { start, allotted, plan, clock, narrow, sections, parts, layout } = usePlanDrawing({
-    evening,
-    item,
-    document,
-    part,
-    width,
-    view,
+    ...{ evening, item, document, part, width, view },
   });
   const { isPulled } = usePulling();
   // What lies behind a plan, and below it while something is pulled, is worked out when there is time.
@@ -80,59 +86,15 @@ export function PlanView({
     choose(id, beside ? 'beside' : undefined);
     setOpen('bench');
   };
-  const small = (words: string, onClick: () => void) => (
-    <WordButton fontSize="12px" mr="6px" onClick={onClick}>
-      {words}
-    </WordButton>
-  );
-  const near = (
-    <>
-      {small('nearer', () => looking.current?.nearer())}
-      {view && small('all', () => setView(undefined))}
-    </>
-  );
-  const table = small('table', () => setOpen('table'));
+  const words = {
+    signs,
+    onNearer: () => looking.current?.nearer(),
+    onAll: view && (() => setView(undefined)),
+    onTable: () => setOpen('table'),
+  };
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
+  const shelf = () => setOpen('shelf');
   const isShelf = open === 'shelf' && mayEdit;
-  const drawn = (
-    <>
-      {behind && (
-        <Suspense fallback={null}>
-          <LookAt
-            plan={settled}
-            behind={behind}
-            evening={evening}
-            writing={writing}
-            mayEdit={mayEdit}
-            onShow={(id) => chooseSegment(id)}
-            onRemedy={(remedy) => edit(remedy.edit)}
-            onBring={acts.bring}
-          />
-        </Suspense>
-      )}
-      <Below
-        dropping={dropping}
-        open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}
-        acts={acts}
-        store={store}
-        evening={evening}
-        item={item}
-        plan={below}
-        evaluated={below.segments.find(({ segment }) => segment.id === chosen)}
-        behind={behind}
-        width={width}
-        {...{ start, clock }}
-        onBuild={onBuild}
-        borderTopWidth={narrow ? '1px' : '2px'}
-      />
-    </>
-  );
-  const rest = useMemo(
-    () => drawn,
-    // While something is pulled, only when what lies below was drawn anew.
-    // eslint-disable-next-line react-hooks/exhaustive-deps
-    [isPulled ? below : drawn],
-  );
   return (
     <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
       <PlanTitle
@@ -141,21 +103,17 @@ export function PlanView({
         onFit={() => setOpen('fit')}
       />
       <PlanNotices
-        store={store}
-        allotted={allotted}
-        clock={clock}
+        {...{ store, allotted, clock }}
         tonight={evening.tonight}
         onTake={(taken) => {
           edit(taken);
-          setSaid('The plan rests on tonight’s sections now; undo brings the old keys back.');
+          setSaid(onTonightNow);
         }}
       />
       {narrow && (
         <Flex px="16px" justify="space-between">
           <Label fontSize="12px">Evening</Label>
-          {near}
-          {table}
-          <SignsWord {...signs} />
+          <ViewWords {...words} />
         </Flex>
       )}
       <Woven
@@ -172,13 +130,7 @@ export function PlanView({
           narrow ? null : (
             <>
               Segments
-              <br />
-              <SignsWord {...signs} />
-              <Box as="span" ml="8px">
-                {table}
-              </Box>
-              <br />
-              {near}
+              <ViewWords {...words} />
             </>
           )
         }
@@ -194,10 +146,7 @@ export function PlanView({
         onTalk={actions.talkFor}
         free={
           freeWidth > 70 && (
-            <FreePlace
-              words={leftInWords(plan)}
-              onAdd={mayEdit && freeWidth > 102 ? () => setOpen('shelf') : undefined}
-            />
+            <FreePlace words={leftInWords(plan)} onAdd={mayEdit && freeWidth > 102 && shelf} />
           )
         }
       />
@@ -212,7 +161,26 @@ export function PlanView({
           />
         </Suspense>
       )}
-      {rest}
+      <WhenThereIsTime drawn={isPulled ? below : undefined}>
+        {behind && (
+          <Suspense fallback={null}>
+            <LookAt
+              plan={settled}
+              {...{ behind, evening, writing, mayEdit }}
+              onShow={(id) => chooseSegment(id)}
+              onRemedy={(remedy) => edit(remedy.edit)}
+              onBring={acts.bring}
+            />
+          </Suspense>
+        )}
+        <Below
+          open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}
+          plan={below}
+          evaluated={below.segments.find(({ segment }) => segment.id === chosen)}
+          {...{ dropping, acts, store, evening, item, behind, width, start, clock, onBuild }}
+          borderTopWidth={narrow ? '1px' : '2px'}
+        />
+      </WhenThereIsTime>
       <Box px={{ base: '16px', md: '24px' }} bg="paper">
         <Signs shown={signs} load={signsOf.plan} />
       </Box>
@@ -220,5 +188,53 @@ export function PlanView({
         <span role="status">{said}</span>
       </Hidden>
     </Box>
+  );
+}
+
+/** The words that change how a plan is looked at. */
+function ViewWords({
+  signs,
+  onNearer,
+  onAll,
+  onTable,
+}: {
+  readonly signs: SignsShown;
+  readonly onNearer: () => void;
+  /** Back to the whole warm-up, where only a stretch of it is seen. */
+  readonly onAll: (() => void) | undefined;
+  readonly onTable: () => void;
+}) {
+  const word = (words: string, onClick: () => void) => (
+    <WordButton fontSize="12px" onClick={onClick}>
+      {words}
+    </WordButton>
+  );
+  return (
+    <>
+      <Flex gap={{ base: '16px', md: '8px' }} align="baseline">
+        <SignsWord {...signs} />
+        {word('table', onTable)}
+      </Flex>
+      <Flex gap={{ base: '16px', md: '8px' }} align="baseline">
+        {word('nearer', onNearer)}
+        {onAll && word('all', onAll)}
+      </Flex>
+    </>
+  );
+}
+
+/** Keeps what is in it as it was drawn for something, until that is another; without it, never. */
+function WhenThereIsTime({
+  drawn,
+  children,
+}: {
+  readonly drawn: object | undefined;
+  readonly children: ReactNode;
+}) {
+  return useMemo(
+    () => children,
+    // While something is pulled, only when what lies below is to be drawn anew.
+    // eslint-disable-next-line react-hooks/exhaustive-deps
+    [drawn ?? children],
   );
 }

@@ -82,7 +82,11 @@ export function SegmentStrip({
         top={0}
         h="56px"
         // What lies outside the view is not seen; handles may stand out above and below.
-        style={axis.x(0) < axis.left ? { clipPath: 'inset(-6px 0)' } : undefined}
+        style={
+          axis.x(0) < axis.left || end > axis.right + 0.5
+            ? { clipPath: 'inset(-6px 0)' }
+            : undefined
+        }
       >
         <Box
           as="ol"

@@ -173,21 +173,7 @@ export default function Shelf({
       </Flex>
       {plan.segments.length > 0 && <Where {...{ chosen, goes }} onGoes={setGoes} />}
       {words === '' && <StillMissing missing={missing} known={known} onTake={takeOne} />}
-      {wishes.length > 0 && (
-        <Flex gap="14px" wrap="wrap" fontSize="13px" mb="6px">
-          <Label as="span">wished for</Label>
-          {wishes.slice(0, 3).map(({ piece, title, skill }) => (
-            <Box as="span" key={piece}>
-              <WordButton fontSize="13px" onClick={() => setWords(skill)}>
-                {skill}
-              </WordButton>{' '}
-              <Box as="span" color="inkSoft">
-                for “{title}”
-              </Box>
-            </Box>
-          ))}
-        </Flex>
-      )}
+      <WishedFor wishes={wishes} onLook={setWords} />
       {error && (
         <Box role="alert" fontSize="13px" color="brick" mb="6px">
           {messageOf(error)} What is on this device is shown.{' '}
@@ -227,6 +213,32 @@ export default function Shelf({
         })}
       </Box>
     </Box>
+  );
+}
+
+/** What judged runs ask for: a touch looks for it. */
+function WishedFor({
+  wishes,
+  onLook,
+}: {
+  readonly wishes: readonly Wish[];
+  readonly onLook: (words: string) => void;
+}) {
+  if (wishes.length === 0) return null;
+  return (
+    <Flex gap="14px" wrap="wrap" fontSize="13px" mb="6px">
+      <Label as="span">wished for</Label>
+      {wishes.slice(0, 3).map(({ piece, title, skill }) => (
+        <Box as="span" key={piece}>
+          <WordButton fontSize="13px" onClick={() => onLook(skill)}>
+            {skill}
+          </WordButton>{' '}
+          <Box as="span" color="inkSoft">
+            for “{title}”
+          </Box>
+        </Box>
+      ))}
+    </Flex>
   );
 }
 

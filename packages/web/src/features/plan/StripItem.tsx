@@ -111,8 +111,9 @@ function Item({
         borderLeftWidth={isChosen ? '2px' : 0}
         borderColor={isChosen ? 'fern' : 'line'}
         borderRightColor={isChosen ? 'fern' : 'line'}
-        pl={`${5 + before}px`}
-        pr={`${5 + behind}px`}
+        // Outside the view there is nothing to push aside.
+        pl={`${5 + (seen > 12 ? before : 0)}px`}
+        pr={`${5 + (seen > 12 ? behind : 0)}px`}
         pt="3px"
         fontSize="12px"
         lineHeight="15px"

@@ -27,7 +27,7 @@ const further = [
   { letters: /[\u0400-\u04ff]/, text: textCyrillic, strong: strongCyrillic },
   { letters: /[\u0370-\u03ff]/, text: textGreek, strong: strongGreek },
   {
-    letters: /[\u01a0\u01af\u0300-\u0323\u1ea0-\u1ef9\u20ab]/,
+    letters: /[\u01a0\u01af\u1ea0-\u1ef9\u20ab]/,
     text: textVietnamese,
     strong: strongVietnamese,
   },

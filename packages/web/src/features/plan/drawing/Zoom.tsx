@@ -92,7 +92,7 @@ export function Zoom({
   useEffect(() => {
     looking.current = {
       nearer: () => {
-        const next = nearer(view, plan, chosen, moment, whole);
+        const next = nearer(asked.current?.view ?? view, plan, chosen, moment, whole);
         if (next) show(next);
       },
       whole: () => onView(undefined),

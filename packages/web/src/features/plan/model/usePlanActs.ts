@@ -22,25 +22,59 @@ function focusIn(frame: RefObject<HTMLElement | null>): void {
   });
 }
 
+/** Adds what brings a skill; where nothing does, that is said. */
+function useBringing(
+  evening: Evening,
+  plan: EvaluatedPlan,
+  {
+    take,
+    none,
+  }: {
+    readonly take: (exercise: Exercise, isNew: boolean) => void;
+    readonly none: (words: string) => void;
+  },
+): (skill: Purpose) => void {
+  const { choir } = useHere();
+  const queries = useQueryClient();
+  const bring = async (skill: Purpose) => {
+    const { bringing } = await import('./bring');
+    const found = await bringing(queries, choir.id, evening, plan, skill);
+    if (found) take(found.exercise, found.isNew);
+    else none(`Nothing that works on ${skill} fits the time that is left; make room for it first.`);
+  };
+  return (skill) => {
+    // Without the network the shelf says what is away.
+    bring(skill).catch(() => none(''));
+  };
+}
+
+/** What is acted on, beside the plan's store. */
+interface ActsOn {
+  readonly build: () => void;
+  readonly looking: RefObject<Looking | undefined>;
+  readonly evening: Evening;
+  readonly plan: EvaluatedPlan;
+}
+
+/** The acts on a plan whose strip stands in a frame. */
+function actsIn(frame: RefObject<HTMLElement | null>, ...of: Parameters<typeof planActs>) {
+  const acts = planActs(...of);
+  // The word that took it out is gone with it: the keyboard goes on from the segment that follows.
+  const takeOut = () => {
+    acts.takeOut();
+    focusIn(frame);
+  };
+  return { ...acts, takeOut };
+}
+
 /** What can be done in a plan, by hand or by key, and what was done last, in words. */
 export function usePlanActs(
   store: PlanStore,
   frame: RefObject<HTMLElement | null>,
   evaluated: Evaluated | undefined,
-  {
-    build,
-    looking,
-    evening,
-    plan,
-  }: {
-    readonly build: () => void;
-    readonly looking: RefObject<Looking | undefined>;
-    readonly evening: Evening;
-    readonly plan: EvaluatedPlan;
-  },
+  { build, looking, evening, plan }: ActsOn,
 ) {
-  const { mayEdit, choir } = useHere();
-  const queries = useQueryClient();
+  const { mayEdit } = useHere();
   const { undo, redo, document } = store.getState();
   const [open, setOpen] = useState<Opened>('bench');
   const [letters, setLetters] = useState(lettersOn);
@@ -49,43 +83,29 @@ export function usePlanActs(
   const focusChosen = () => focusIn(frame);
   const [proposal, setProposal] = useState<KeyProposal>();
   useUndoSaid(store, setSaid);
-  const actions = useMemo(() => {
-    const acts = planActs(store, (fact) => setSaid(editSaid(fact) ?? ''), setProposal);
-    // The word that took it out is gone with it: the keyboard goes on from the segment that follows.
-    const takeOut = () => {
-      acts.takeOut();
-      focusIn(frame);
+  const actions = useMemo(
+    () => actsIn(frame, store, (fact) => setSaid(editSaid(fact) ?? ''), setProposal),
+    [store, frame],
+  );
+  /** Does something that chooses another segment, and shows it. */
+  const shown =
+    <A extends readonly unknown[]>(act: (...of: A) => void) =>
+    (...of: A) => {
+      act(...of);
+      setOpen('bench');
+      focusChosen();
     };
-    return { ...acts, takeOut };
-  }, [store, frame]);
-  const go = (by: number) => {
-    actions.goBy(by);
-    setOpen('bench');
-    focusChosen();
-  };
-  const take = (exercise: Exercise, isNew: boolean, after?: string | null) => {
-    actions.take(exercise, isNew, after);
-    setOpen('bench');
-    focusChosen();
-  };
+  const go = shown(actions.goBy);
+  const take = shown(actions.take);
+  const putInstead = shown(actions.putInstead);
 
-  /** Adds what brings a skill; where nothing does, the shelf opens and says so. */
-  const bring = async (skill: Purpose) => {
-    const { bringing } = await import('./bring');
-    const found = await bringing(queries, choir.id, evening, plan, skill);
-    if (found) {
-      take(found.exercise, found.isNew);
-    } else {
+  const bring = useBringing(evening, plan, {
+    take,
+    none: (words) => {
       setOpen('shelf');
-      setSaid(`Nothing that works on ${skill} fits the time that is left; make room for it first.`);
-    }
-  };
-
-  const putInstead = (exercise: Exercise, isNew: boolean) => {
-    actions.putInstead(exercise, isNew);
-    setOpen('bench');
-    focusChosen();
-  };
+      setSaid(words);
+    },
+  });
 
   const shortcuts = planShortcuts({
     mayEdit,
@@ -127,10 +147,7 @@ export function usePlanActs(
     go,
     take,
     putInstead,
-    bring: (skill: Purpose) => {
-      // Without the network the shelf says what is away.
-      bring(skill).catch(() => setOpen('shelf'));
-    },
+    bring,
   };
 }
 
