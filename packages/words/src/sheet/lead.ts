@@ -66,7 +66,7 @@ export function howOften({ segment }: OfSegment): string {
 }
 
 /** A part's first note in one key, spelled in that key; or that it rests. */
-export const startingNote = (
+const startingNote = (
   note: MidiNote | 'rest' | undefined,
   key: MidiNote,
   { mode, writing }: Wording,

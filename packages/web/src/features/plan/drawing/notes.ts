@@ -17,7 +17,7 @@ const leastPerSecond = 20;
 /** What a letter of a syllable takes, in px. */
 const perLetter = 7;
 
-export const perSecond = ({ left, right, view }: TimeAxis): number =>
+const perSecond = ({ left, right, view }: TimeAxis): number =>
   (right - left) / Math.max(1e-9, view.to - view.from);
 
 const isInView = ({ computed: { placed } }: Evaluated, { view }: TimeAxis): boolean =>
