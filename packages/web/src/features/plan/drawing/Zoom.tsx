@@ -72,6 +72,8 @@ export function Zoom({
         return began;
       },
       onWheel: ({ event, delta: [dx, dy], last }) => {
+        // With Ctrl the same turn is told as two fingers are.
+        if (event.ctrlKey) return;
         setPulled(!last && (view !== undefined || event.altKey));
         if (last) return;
         if (event.altKey) {
@@ -81,7 +83,7 @@ export function Zoom({
           return;
         }
         const by = dx || (event.shiftKey ? dy : 0);
-        if (!view || by === 0 || event.ctrlKey) return;
+        if (!view || by === 0) return;
         if (event.cancelable) event.preventDefault();
         const perSecond = (axis.right - axis.left) / (view.to - view.from);
         show(moved(asked.current?.view ?? view, by / perSecond, whole));
