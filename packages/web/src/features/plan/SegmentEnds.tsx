@@ -23,6 +23,7 @@ function pulling(
   setPulled(true);
   let last = wanted(0);
   const move = (moved: globalThis.PointerEvent) => {
+    setPulled(true);
     const next = wanted(moved.clientX - from);
     if (next !== last) onPull(next);
     last = next;
