@@ -106,7 +106,9 @@ describe('fitting a plan to its time', () => {
   it('offers a favourite where there is time', async () => {
     const standing = documentOf('coat-off', 'narrow-hum');
     await view(standing, 7);
-    expect(await screen.findByText(/as well, /, undefined, { timeout: 15_000 })).toBeTruthy();
+    // What more time would bring may say the same below.
+    const said = await screen.findAllByText(/as well, /, undefined, { timeout: 15_000 });
+    expect(said.length).toBeGreaterThan(0);
   }, 30_000);
 
   it('can be tried again where it could not be fetched', async () => {
