@@ -14,7 +14,7 @@ import { useSentForm } from '../../ui/useSentForm';
 import { WordLink } from '../../ui/words';
 import { AccountFrame } from './AccountFrame';
 import { enter } from './enter';
-import { secretOf } from './invited';
+import { secretOf } from '../../ui/secretOf';
 
 /** The code is typed where one did not come by the link. */
 function TypeCode({ onFound }: { readonly onFound: (code: string, invited: Invited) => void }) {

@@ -6,7 +6,7 @@ import { MainButton } from '../../ui/MainButton';
 import { Said } from '../../ui/Passage';
 import { WordLink } from '../../ui/words';
 import { AccountFrame } from './AccountFrame';
-import { secretOf } from './invited';
+import { secretOf } from '../../ui/secretOf';
 
 /** Where the link in a mail to a new e-mail leads. Pressed by a person: programs that look at mails open links too. */
 export default function NewEmailPage() {

@@ -9,7 +9,7 @@ import { Said } from '../../ui/Passage';
 import { useSentForm } from '../../ui/useSentForm';
 import { WordLink } from '../../ui/words';
 import { AccountFrame } from './AccountFrame';
-import { secretOf } from './invited';
+import { secretOf } from '../../ui/secretOf';
 
 /** Where the link in a mail leads: the new password is chosen. */
 export default function NewPasswordPage() {

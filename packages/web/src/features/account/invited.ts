@@ -7,6 +7,3 @@ export interface InvitedTo {
 /** Whether what a page was led to with is an invitation. */
 export const isInvited = (state: unknown): state is InvitedTo =>
   typeof state === 'object' && state !== null && 'code' in state && 'choir' in state;
-
-/** The secret behind the «#» of the address one came by. */
-export const secretOf = (hash: string): string => decodeURIComponent(hash.replace(/^#/, ''));

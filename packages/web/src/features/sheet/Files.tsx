@@ -140,7 +140,8 @@ export function Files({
       <Box role="status">{said}</Box>
       {failed && (
         <Box role="alert" color="brick">
-          The file could not be written. Load the page again; nothing is lost.
+          The file could not be written: what it needs could not be fetched. Try again when the
+          server can be reached; nothing is lost.
         </Box>
       )}
     </Box>

@@ -5,11 +5,12 @@ import type { SheetOf } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { useLocation } from 'react-router';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { secretOf } from '../../ui/secretOf';
 import { Sheets } from './Sheets';
 
 /** The sheets of a warm-up for whoever has its link; no account is needed. */
 export default function LinkedSheetPage() {
-  const secret = decodeURIComponent(useLocation().hash.replace(/^#/, ''));
+  const secret = secretOf(useLocation().hash);
   const linked = useQuery({
     queryKey: ['plan-link', secret],
     queryFn: () => call('openPlanLink', { body: { secret } }),
