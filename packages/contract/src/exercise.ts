@@ -59,7 +59,7 @@ const exerciseId = z
 const watchForSchema = z.object({ see: line(240), help: maybeLine(240) });
 
 /** What one pass is sung with, where it differs from the line as written. */
-const passSchema = z.object({
+export const passSchema = z.object({
   sounds: z.array(line(40)).min(1).max(64).optional(),
   articulation: z.enum(articulations).optional(),
   dynamic: z.enum(dynamics).optional(),

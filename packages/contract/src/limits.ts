@@ -8,6 +8,7 @@ export const choiceLimits = {
   verses: [1, 8],
   step: [1, 12],
   talk: [0, 600],
+  pause: [1, 300],
 } as const satisfies Record<string, readonly [number, number]>;
 
 /** More segments than this nobody leads in one warm-up. */

@@ -1,16 +1,20 @@
 import {
   conditions,
   lowVoiceOrders,
+  playedWays,
   purposeTimes,
   tooHighOrders,
   voiceOrders,
+  type InPlaces,
   type PartNeed,
+  type Pass,
   type Section,
+  type SingleKey,
   type Tonight,
 } from '@wide-fern/core';
 import { line, midiNote, pitchRange, withinReach, withinReachMessage } from './common';
-import { exerciseSchema, usualChoicesSchema } from './exercise';
-import { mostSegments, planSchemaVersion } from './limits';
+import { exerciseSchema, passSchema, usualChoicesSchema } from './exercise';
+import { choiceLimits, mostSegments, planSchemaVersion } from './limits';
 import { z } from './zod';
 
 /** A section as a plan is made for it: what it can sing, never the persons. */
@@ -61,6 +65,30 @@ const toldSchema = z
   .record(z.string().min(1).max(8), z.record(z.string().regex(/^\d{1,2}$/), toldMove))
   .refine((parts) => Object.keys(parts).length <= 8, 'A choir has at most eight parts.');
 
+/** The place of a key or a time, counted from 0. */
+const place = z.string().regex(/^\d{1,2}$/);
+const [leastPause, mostPause] = choiceLimits.pause;
+
+/** What is other in single keys, and for the so manieth time in each key. */
+const inKeysSchema: z.ZodType<InPlaces<SingleKey>> = z.record(
+  place,
+  z.object({
+    way: passSchema.optional(),
+    pause: z
+      .object({
+        seconds: z
+          .number('A pause in seconds is a number.')
+          .min(leastPause, `A pause has ${leastPause} s at least.`)
+          .max(mostPause, `A pause has ${mostPause} s at most.`),
+        does: line(60).optional(),
+      })
+      .optional(),
+    played: z.enum(playedWays).optional(),
+  }),
+);
+const inTimesSchema: z.ZodType<InPlaces<Pass>> = z.record(place, passSchema);
+const singleShape = { inKeys: inKeysSchema.optional(), inTimes: inTimesSchema.optional() };
+
 /** How it is led, in place of what the exercise says itself. */
 export const leadingShape = {
   voices: z.enum(voiceOrders).optional(),
@@ -77,6 +105,7 @@ export const choicesSchema = usualChoicesSchema.extend({
   pinned: z.boolean().optional(),
   /** What parts were told to do in single keys: by part and by the key's place, counted from 0. */
   told: toldSchema.optional(),
+  ...singleShape,
   ...leadingShape,
 });
 export type Choices = z.infer<typeof choicesSchema>;

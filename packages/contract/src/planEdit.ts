@@ -31,6 +31,8 @@ const optionalChoices = [
   'bySteps',
   'pinned',
   'told',
+  'inKeys',
+  'inTimes',
   'voices',
   'lowVoices',
   'tooHigh',
@@ -132,6 +134,13 @@ export const editFactSchema = z.discriminatedUnion('code', [
   z.object({ code: z.literal('reset'), name, every: z.int().min(1).nullable() }),
   /** In so many keys parts do what they were told; in none where the best was found again. */
   z.object({ code: z.literal('told'), name, cells: z.int().min(0) }),
+  /** So many single keys or times are other than the rest; none where all are alike again. */
+  z.object({
+    code: z.literal('single'),
+    name,
+    unit: z.enum(['keys', 'times']),
+    count: z.int().min(0),
+  }),
   /** One exercise in place of another. */
   z.object({ code: z.literal('instead'), name, was: name }),
   /** One segment made two. */

@@ -35,6 +35,8 @@ const choiceNames = Object.keys({
   shape: true,
   start: true,
   told: true,
+  inKeys: true,
+  inTimes: true,
   voices: true,
   lowVoices: true,
   tooHigh: true,

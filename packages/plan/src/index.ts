@@ -11,6 +11,7 @@ export * from './edit/instead';
 export * from './edit/joined';
 export * from './edit/perform';
 export * from './edit/several';
+export * from './edit/single';
 export * from './edit/takeBack';
 export * from './edit/telling';
 export * from './evaluate';

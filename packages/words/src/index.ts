@@ -40,6 +40,7 @@ export * from './tonight/steps';
 export * from './plan/leading';
 export * from './plan/instead';
 export * from './plan/said';
+export * from './plan/single';
 export * from './plan/moment';
 export * from './sheet';
 export * from './plan/table';

@@ -32,7 +32,7 @@ export const substitutingWords: Readonly<Record<Substituting, string>> = {
 };
 
 /** «on “noo”, soft, short notes: only the lips work» */
-function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass): string {
+export function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass): string {
   const how = [
     sounds?.length ? `on “${sounds.join(' ')}”` : '',
     dynamic ? dynamicWords[dynamic] : '',
@@ -44,7 +44,7 @@ function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass): stri
 }
 
 const ordinals = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth'];
-const ordinal = (i: number): string => ordinals[i] ?? `Number ${i + 1}`;
+export const ordinal = (i: number): string => ordinals[i] ?? `Number ${i + 1}`;
 
 /** Each pass in a line: «First key: on “noo”, soft.» What is asked stands last. */
 export function passesInWords({ over, each, ask }: Passes): string[] {

@@ -43,8 +43,8 @@ export interface PlanActs {
   readonly pin: (pinned: boolean) => void;
   /** The chosen segment once more, right behind it. */
   readonly onceMore: () => void;
-  /** Makes the chosen segment two. */
-  readonly split: () => void;
+  /** Makes the chosen segment two: the first one keeps so many keys, or half of them. */
+  readonly split: (first?: number) => void;
   /** Another exercise in the place of the chosen segment. */
   readonly putInstead: (exercise: Exercise, isNew: boolean) => void;
   /** So many keys, rounds or times, as far as they can be sung; changes in a row are undone together. */
@@ -127,7 +127,7 @@ function segmentActs({ store, now, withChosen, make, several, ask }: Tools) {
         make(all ? pinSeveral(now().document, all, pinned) : one);
       }),
     onceMore: () => withChosen(({ id }) => make(onceMore(now().document, id, newId()))),
-    split: () => withChosen(({ id }) => make(split(now().document, id, newId()))),
+    split: (first) => withChosen(({ id }) => make(split(now().document, id, newId(), first))),
     putInstead: (exercise, isNew) =>
       withChosen(({ id }) => make(insteadOf(now().document, id, exercise, newId(), isNew))),
     take: (exercise, isNew, after) =>

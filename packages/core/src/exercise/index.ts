@@ -3,6 +3,7 @@ export * from './families';
 export * from './music';
 export * from './partLines';
 export * from './passes';
+export * from './single';
 export * from './accompaniment';
 export * from './roles';
 export * from './sung';

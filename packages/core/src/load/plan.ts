@@ -1,6 +1,5 @@
 import { isPitched, onOwnPitch } from '../exercise/music';
 import type { Dynamic, Phase } from '../exercise/vocabulary';
-import { choirScore } from '../notation';
 import { soundingShare } from '../playing/programme';
 import {
   greatestRise,
@@ -12,7 +11,13 @@ import {
   strongFrom,
 } from '../planner';
 import type { Placed } from '../timing';
-import type { ComputedSegment, PlannedExercise, SegmentChoices, Tonight } from '../plan';
+import {
+  segmentScore,
+  type ComputedSegment,
+  type PlannedExercise,
+  type SegmentChoices,
+  type Tonight,
+} from '../plan';
 import type { MidiNote, Seconds, Semitones } from '../units';
 import type { Section } from '../voices';
 import { doseOf, type Dose, type Phonation } from './dose';
@@ -89,7 +94,7 @@ function sungIn({ segment, computed }: LoadedSegment, sections: readonly Section
     return sung;
   }
   const score = isPitched(music)
-    ? choirScore(exercise, choices.tempo, sections, computed.repetitions)
+    ? segmentScore(segment, sections, computed.repetitions)
     : undefined;
   score?.keys.forEach(({ lines, verses }, key) => {
     for (let verse = 0; verse < choices.verses; verse += 1) {

@@ -3,7 +3,8 @@ import { isPitched, type Metre, type Music, type PitchedMusic } from '../exercis
 import { accompanying, type Accompaniment, type UnderKey } from '../exercise/accompaniment';
 import { beatsOf } from '../exercise/music';
 import { partLines, type PartLine } from '../exercise/partLines';
-import { lineInPass, turnOf, withFurther, type Passes } from '../exercise/passes';
+import { lineInPass, withFurther } from '../exercise/passes';
+import { differingTimes, passIn, singleKey, type Ways } from '../exercise/single';
 import type { Mode } from '../pitch';
 
 import type { Beats, BeatsPerMinute, MidiNote, PitchRange, Semitones } from '../units';
@@ -25,6 +26,8 @@ export interface ScoreKey {
   readonly verses?: readonly (readonly PartLine[])[];
   /** What the instrument plays under each time. */
   readonly under?: readonly UnderKey[];
+  /** Whether no chord leads to it. */
+  readonly unled?: boolean;
 }
 
 /** An exercise written out in one key or more: what is engraved, heard and handed on. */
@@ -47,30 +50,36 @@ export interface ScoreSection {
   readonly comfort: PitchRange;
 }
 
-interface Written {
+interface Written extends Ways {
   readonly name: string;
   readonly music: Music;
   readonly breathBeats: Beats;
   readonly keyChangeBeats: Beats;
-  readonly passes?: Passes | undefined;
   readonly accompaniment?: Accompaniment | undefined;
+  /** How often in each key; once where it is not said. */
+  readonly verses?: number | undefined;
 }
 
 /** One key as it is written: its lines in the passes sung there, and what the instrument plays. */
 function scoreKey(
-  { music, passes, accompaniment }: Written,
+  written: Written,
   tonic: MidiNote,
   lines: readonly PartLine[],
   key: number,
 ): ScoreKey {
-  const under = accompaniment
-    ? { under: accompanying(accompaniment, tonic, beatsOf(music)) }
-    : undefined;
-  if (!passes) return { tonic, lines, ...under };
+  const { music, accompaniment } = written;
+  const played = singleKey(written, key)?.played;
+  const under = {
+    ...(accompaniment && !played
+      ? { under: accompanying(accompaniment, tonic, beatsOf(music)) }
+      : {}),
+    ...(played === 'nothing' ? { unled: true } : {}),
+  };
   const inPass = (verse: number) =>
-    lines.map((line) => lineInPass(line, passes.each[turnOf(passes, key, verse)]));
-  if (passes.over === 'keys') return { tonic, lines: inPass(0), ...under };
-  const verses = passes.each.map((_, verse) => inPass(verse));
+    lines.map((line) => lineInPass(line, passIn(written, key, verse)));
+  const times = differingTimes(written, written.verses ?? 1);
+  if (times === 1) return { tonic, lines: inPass(0), ...under };
+  const verses = Array.from({ length: times }, (_, verse) => inPass(verse));
   const shown = verses[0]!.map((line, part) =>
     withFurther(
       line,

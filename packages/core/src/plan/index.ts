@@ -8,5 +8,6 @@ export * from './leading';
 export * from './order';
 export * from './plan';
 export * from './planned';
+export * from './score';
 export * from './segment';
 export * from './sharedKeys';

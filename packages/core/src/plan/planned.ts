@@ -2,7 +2,8 @@ import type { Beats, BeatsPerMinute, MidiNote, Seconds, Semitones } from '../uni
 import type { Music } from '../exercise/music';
 import type { Anchor, Breathing, Grouping, Phase } from '../exercise/vocabulary';
 import type { Accompaniment } from '../exercise/accompaniment';
-import type { Passes } from '../exercise/passes';
+import type { Pass, Passes } from '../exercise/passes';
+import type { InPlaces, SingleKey } from '../exercise/single';
 import type { FixedMoves, Shape } from '../ladder';
 import type { Demonstration, Reset } from '../timing';
 import type { Leading, PurposeTime } from './leading';
@@ -69,6 +70,9 @@ export interface SegmentChoices extends Leading {
   readonly start: MidiNote | null;
   /** What parts were told to do in single keys, by part and by the key's place. */
   readonly told?: Readonly<Record<string, FixedMoves>> | undefined;
+  /** What is other in single keys, and for the so manieth time in each key. */
+  readonly inKeys?: InPlaces<SingleKey> | undefined;
+  readonly inTimes?: InPlaces<Pass> | undefined;
   /** When its purpose is said; before where it is not chosen. */
   readonly purposeSaid?: PurposeTime | undefined;
   /** Whether what did not succeed is done again until it does, whatever the number. */

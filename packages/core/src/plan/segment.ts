@@ -42,13 +42,20 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
   });
 }
 
+/** The seconds of what is paused after single keys. */
+const pausesOf = (inKeys: NonNullable<SegmentChoices['inKeys']>): Record<string, Seconds> =>
+  Object.fromEntries(
+    Object.entries(inKeys).flatMap(([place, { pause }]) => (pause ? [[place, pause.seconds]] : [])),
+  );
+
 /** The timing of a segment that is sung in keys or spoken. */
 export function timingOf(exercise: PlannedExercise, choices: SegmentChoices): PatternTiming {
   const { music, countIn, breathBeats, keyChangeBeats } = exercise;
   const pitched = isPitched(music);
-  const { repetitions, verses, ...chosen } = choices;
+  const { repetitions, verses, inKeys, ...chosen } = choices;
   return {
     ...chosen,
+    ...(pitched && inKeys ? { pauses: pausesOf(inKeys) } : {}),
     ...{ countIn, breathBeats, keyChangeBeats },
     keys: pitched ? repetitions * (singsInTurn(asLed(exercise, choices)) ? 2 : 1) : 1,
     verses: pitched ? verses : repetitions,

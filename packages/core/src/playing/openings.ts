@@ -1,5 +1,6 @@
 import { beatsOf, hasKeys } from '../exercise';
 import { partLines } from '../exercise/partLines';
+import { singleKey, type Ways } from '../exercise/single';
 import type { PlannedExercise } from '../plan';
 import type { Repetition } from '../fit/sounding';
 import type { Beats, MidiNote } from '../units';
@@ -16,7 +17,7 @@ export interface Entry {
 /** What an accompanist gives before a key: its chord, and the note of every part that comes in. */
 export interface Opening {
   readonly tonic: MidiNote;
-  /** From the lowest. */
+  /** From the lowest; none where nothing is played. */
   readonly chord: readonly MidiNote[];
   /** In the order of the parts, the highest first. */
   readonly entries: readonly Entry[];
@@ -28,11 +29,11 @@ export interface Opening {
  * @param repetitions the keys, as a computed segment has them
  */
 export function openings(
-  { music }: Pick<PlannedExercise, 'music'>,
+  { music, inKeys }: Pick<PlannedExercise, 'music'> & Pick<Ways, 'inKeys'>,
   repetitions: readonly Repetition[],
 ): Opening[] {
   if (!hasKeys(music)) return [];
-  return repetitions.flatMap(({ tonic, parts }) => {
+  return repetitions.flatMap(({ tonic, parts }, i) => {
     if (tonic === undefined || parts.length === 0) return [];
     const length = beatsOf(music);
     const entries = partLines(music, parts).map(({ part, events }): Entry => {
@@ -41,6 +42,7 @@ export function openings(
       const after = events.slice(0, first).reduce((sum, { beats }) => sum + beats, 0);
       return { part, note: events[first]!.midi, after };
     });
-    return [{ tonic, chord: keyChord(tonic, music.mode), entries }];
+    const unled = singleKey({ inKeys }, i)?.played === 'nothing';
+    return [{ tonic, chord: unled ? [] : keyChord(tonic, music.mode), entries }];
   });
 }

@@ -139,8 +139,9 @@ export function programme(
     }
     beat += beats;
   };
-  score.keys.forEach(({ tonic, lines, verses: ways, under }, i) => {
-    chord(tonic, i === 0 ? firstChordBeats : keyChangeBeats);
+  score.keys.forEach(({ tonic, lines, verses: ways, under, unled }, i) => {
+    if (!unled) chord(tonic, i === 0 ? firstChordBeats : keyChangeBeats);
+    else if (i > 0) beat += keyChangeBeats;
     if (i === 0) {
       for (let count = 0; count < countIn; count += 1) {
         const length = { at: seconds(beat + count), seconds: 0.05 };

@@ -20,6 +20,8 @@ export interface PatternTiming {
   /** What is said at the end. */
   readonly after?: Seconds | undefined;
   readonly reset?: Reset | undefined;
+  /** In which nobody sings after single keys, by the key's place; not after the last. */
+  readonly pauses?: Readonly<Record<string, Seconds>> | undefined;
   readonly demonstrate?: Demonstration | undefined;
   readonly countIn?: Beats | undefined;
   /** Whether every repetition is counted in, or only the first. */
@@ -57,7 +59,7 @@ function segmentTimes(timing: PatternTiming): {
   readonly seconds: Seconds;
 } {
   const { talk = 0, coach = 0, after = 0, reset, demonstrate = 'no' } = timing;
-  const { countIn = 0, countInEach, breathBeats = 0, keyChangeBeats = 0 } = timing;
+  const { countIn = 0, countInEach, breathBeats = 0, keyChangeBeats = 0, pauses = {} } = timing;
   const { keys, verses, patternBeats, tempo, tempoStep = 0 } = timing;
   const repetitions: RepetitionTime[] = [];
   const count = keys * verses;
@@ -81,7 +83,7 @@ function segmentTimes(timing: PatternTiming): {
     pass(breathBeats);
     if (verse === verses - 1) {
       pass(keyChangeBeats);
-      at += coach;
+      at += coach + (pauses[String(key)] ?? 0);
     }
     if (reset && (i + 1) % reset.every === 0) at += reset.seconds;
   }
@@ -111,6 +113,13 @@ export function patternCounts(timing: PatternTiming): PatternCounts {
     resets: reset ? Math.floor((repetitions - 1) / reset.every) : 0,
   };
 }
+
+/** Single pauses together, as far as there are keys after them. */
+export const pausesSeconds = ({ pauses = {}, keys }: PatternTiming): Seconds =>
+  Object.entries(pauses).reduce(
+    (sum, [place, seconds]) => (Number(place) < keys - 1 ? sum + seconds : sum),
+    0,
+  );
 
 /** The beats of a sung or spoken segment, what is only said left out. */
 export function patternBeats(timing: PatternTiming): Beats {

@@ -41,6 +41,11 @@ export function factsOf(edit: PlanEdit, before: PlanDocument, after: PlanDocumen
           if (field === 'told') {
             return [{ code: 'told', name: nameOf(edit.id), cells: toldCells(edit.choices.told) }];
           }
+          if (field === 'inKeys' || field === 'inTimes') {
+            const count = Object.keys(edit.choices[field] ?? {}).length;
+            const unit = field === 'inKeys' ? 'keys' : 'times';
+            return [{ code: 'single', name: nameOf(edit.id), unit, count }];
+          }
           // A choice that was taken back is told as nothing.
           const value = edit.choices[field] ?? null;
           const counted = field === 'repetitions' ? { unit: unitOf(edit.id) } : {};

@@ -6,7 +6,7 @@ import type {
   Segment,
   SingleEdit,
 } from '@wide-fern/contract';
-import { hasKeys } from '@wide-fern/core';
+import { hasKeys, placesBetween, turnOf } from '@wide-fern/core';
 import { segmentOf } from '../document/document';
 import { computed } from '../remembered';
 import { beforePlace, choicesAtFirst, choose, isFull, moveTo } from './edits';
@@ -46,11 +46,7 @@ export function onceMore(document: PlanDocument, id: string, newId: string): Pla
 /** What is told of the keys from one place to another, counted anew from there. */
 function toldBetween(told: NonNullable<Choices['told']>, from: number, to: number) {
   const parts = Object.entries(told).map(([part, moves]) => {
-    const inside = Object.entries(moves).filter(([at]) => Number(at) >= from && Number(at) < to);
-    return [
-      part,
-      Object.fromEntries(inside.map(([at, move]) => [Number(at) - from, move])),
-    ] as const;
+    return [part, placesBetween(moves, from, to)] as const;
   });
   return Object.fromEntries(parts.filter(([, moves]) => Object.keys(moves).length > 0));
 }
@@ -69,12 +65,37 @@ export function canBeSplit({ exercise: { music }, choices }: Segment): boolean {
 /**
  * Makes a segment two, the second behind the first: it goes on in the key where the first one ends, without
  * being explained again. Undefined where it cannot be split, or the plan is full.
+ * @param first how many keys, rounds or times the first one keeps; half of them where it is not said
  */
-export function split(document: PlanDocument, id: string, newId: string): PlanEdit | undefined {
+export function split(
+  document: PlanDocument,
+  id: string,
+  newId: string,
+  first?: number,
+): PlanEdit | undefined {
   const segment = segmentOf(document, id);
   if (!segment || !canBeSplit(segment) || isFull(document)) return undefined;
-  const { repetitions, told } = segment.choices;
-  const first = Math.ceil(repetitions / 2);
+  return splitAfter(document, segment, newId, first ?? Math.ceil(segment.choices.repetitions / 2));
+}
+
+/** An exercise whose turns from key to key begin with the one that is next after so many keys. */
+function turnedBy(exercise: Exercise, keys: number): Exercise {
+  const { passes } = exercise;
+  const from = passes?.over === 'keys' ? turnOf(passes, keys, 0) : 0;
+  if (!passes || from === 0) return exercise;
+  const each = [...passes.each.slice(from), ...passes.each.slice(0, from)];
+  return { ...exercise, passes: { ...passes, each } };
+}
+
+function splitAfter(
+  document: PlanDocument,
+  segment: Segment,
+  newId: string,
+  first: number,
+): PlanEdit | undefined {
+  const { id, exercise } = segment;
+  const { repetitions, told, inKeys } = segment.choices;
+  if (first < 1 || first >= repetitions) return undefined;
   const { keys } = computed(segment, document.tonight);
   const tonics = keys.kind === 'none' ? undefined : keys.sung?.tonics;
   if (hasKeys(segment.exercise.music) && !tonics) return undefined;
@@ -86,6 +107,7 @@ export function split(document: PlanDocument, id: string, newId: string): PlanEd
     ...startsAt(from),
     repetitions: to - from,
     ...(told ? { told: toldBetween(told, from, to) } : {}),
+    ...(inKeys ? { inKeys: placesBetween(inKeys, from, to) } : {}),
   });
   const edits: SingleEdit[] = [
     {
@@ -97,8 +119,8 @@ export function split(document: PlanDocument, id: string, newId: string): PlanEd
     {
       kind: 'add',
       segment: {
-        ...segment,
         id: newId,
+        exercise: turnedBy(exercise, first),
         choices: {
           ...half(first, repetitions),
           talk: 0,

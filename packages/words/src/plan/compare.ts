@@ -10,6 +10,7 @@ import {
   untilRightWords,
   voiceOrderWords,
 } from './leading';
+import { singleCounted } from './single';
 import { repetitionsInWords } from './words';
 
 const chosenInWords: {
@@ -34,6 +35,8 @@ const chosenInWords: {
     const cells = toldCells(value);
     return cells > 0 ? `${counted(cells, 'key', 'keys')} by hand` : 'no key by hand';
   },
+  inKeys: (value) => singleCounted(Object.keys(value ?? {}).length, 'keys'),
+  inTimes: (value) => singleCounted(Object.keys(value ?? {}).length, 'times'),
   voices: (value) => (value ? voiceOrderWords[value] : 'keys as the exercise has them'),
   lowVoices: (value) =>
     value ? `tenors and basses ${lowVoiceWords[value]}` : 'tenors and basses where they lie best',

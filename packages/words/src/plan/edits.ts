@@ -16,6 +16,7 @@ import {
   untilRightWords,
   voiceOrderWords,
 } from './leading';
+import { singleCounted } from './single';
 
 /** What was chosen, as a history lists it: «tempo 90». */
 function chosenInWords({ field, value, unit }: Extract<EditFact, { code: 'chosen' }>): string {
@@ -88,6 +89,8 @@ export function editInWords(fact: EditFact): string {
       return fact.cells === 0
         ? `${fact.name}: every part does what is best`
         : `${fact.name}: ${counted(fact.cells, 'key', 'keys')} by hand`;
+    case 'single':
+      return `${fact.name}: ${singleCounted(fact.count, fact.unit)}`;
     case 'instead':
       return `${fact.name} in place of ${fact.was}`;
     case 'split':

@@ -9,6 +9,7 @@ import {
   onOwnPitch,
   patternBeats,
   patternCounts,
+  pausesSeconds,
   asLed,
   groupingOf,
   timingOf,
@@ -227,6 +228,7 @@ function patternInWords(
       ? `${counts.keyChanges} × ${timing.keyChangeBeats} key`
       : '',
     term(counts.keyChanges, coach, 's said between keys'),
+    term(1, pausesSeconds(timing), 's of pauses'),
     term(counts.resets, reset?.seconds, 's to shake out'),
     term(1, after, 's said at the end'),
   ];

@@ -3,6 +3,7 @@ import {
   noteInKey,
   openings,
   tonicName,
+  writtenIn,
   type NoteWriting,
   type Opening,
   type ScorePart,
@@ -11,7 +12,7 @@ import { asSentences, figured, listInWords } from '../counting';
 import { movesOfKeys } from '../ladder';
 import { accompanimentInWords } from '../passes';
 import { keyPath } from '../plan/words';
-import { howOften, withoutKey } from './lead';
+import { howOften, singleLines, withoutKey } from './lead';
 import {
   plain,
   sheetWith,
@@ -44,7 +45,8 @@ export function openingsInWords(
       const each = entries.map(({ part, note: midi }) =>
         midi === null ? `${part} rests` : `${part} ${note(midi)}`,
       );
-      return `${name}: chord ${chord.map(note).join(' ')}, then ${each.join(', ')}`;
+      const given = chord.length === 0 ? 'nothing played' : `chord ${chord.map(note).join(' ')}`;
+      return `${name}: ${given}, then ${each.join(', ')}`;
     })
     .join('; ');
 }
@@ -53,7 +55,7 @@ function accompanyEntry(of: OfSegment) {
   const { segment, computed, wording, sections, writing } = of;
   const { exercise, choices } = segment;
   const { music } = exercise;
-  const keys = openings(exercise, computed.repetitions);
+  const keys = openings(writtenIn(segment), computed.repetitions);
   if (keys.length === 0) {
     const waiting = withoutKey(of);
     return {
@@ -83,6 +85,7 @@ function accompanyEntry(of: OfSegment) {
       ...(moves.length > 0 ? [plain(moves.join(' '))] : []),
       ...entriesInWords(keys),
       ...(choices.demonstrate === 'no' ? [] : [plain('Shown once before it is sung.')]),
+      ...singleLines(choices),
       ...(exercise.accompaniment ? [plain(accompanimentInWords(exercise.accompaniment))] : []),
     ],
   };

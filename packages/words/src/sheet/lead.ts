@@ -1,12 +1,13 @@
 import {
-  choirScore,
   firstNotes,
   hasKeys,
   noteInKey,
   onOwnPitch,
   plainScore,
+  segmentScore,
   tonicName,
   withInstrument,
+  writtenIn,
   type MidiNote,
 } from '@wide-fern/core';
 import { asSentences } from '../counting';
@@ -14,6 +15,7 @@ import { doneLines, ownPitchInWords } from '../done';
 import { movesOfKeys } from '../ladder';
 import type { Wording } from '../ladder/wording';
 import { accompanimentInWords, passesInWords } from '../passes';
+import { singleInWords } from '../plan/single';
 import { ladderHeading } from '../plan/words';
 import { lengthInFigures } from '../time';
 import {
@@ -39,8 +41,8 @@ export function firstKey({ segment, computed, sections }: OfSegment) {
   const isAlike = kind === 'pattern' || kind === 'glide' || kind === 'hold' || kind === 'round';
   const tonic = computed.repetitions[0]?.tonic;
   const score = isAlike
-    ? plainScore(exercise, choices.tempo, [trebleOf(tonic ?? 60)])
-    : choirScore(exercise, choices.tempo, sections, computed.repetitions.slice(0, 1));
+    ? plainScore(writtenIn(segment), choices.tempo, [trebleOf(tonic ?? 60)])
+    : segmentScore(segment, sections, computed.repetitions.slice(0, 1));
   return score && score.keys.length > 0 ? score : undefined;
 }
 
@@ -99,6 +101,12 @@ export const cueLine = ({ cue, purpose }: { readonly cue: string; readonly purpo
     ...(purpose ? [{ text: cue ? ` ${purpose}` : purpose }] : []),
   ] satisfies Line;
 
+/** What is other in single keys and times. */
+export function singleLines(choices: OfSegment['segment']['choices']): Line[] {
+  const lines = singleInWords(choices);
+  return lines.length > 0 ? [plain(lines.join(' '))] : [];
+}
+
 /** Where no key is for everybody, that is said. */
 export const withoutKey = ({ computed: { keys } }: OfSegment): Line[] =>
   keys.kind !== 'none' && !keys.sung ? [plain('No key works for everyone.')] : [];
@@ -116,6 +124,7 @@ function leadEntry(of: OfSegment) {
     lines: [
       ...saidAndDone(of),
       plain([howOften(of), ...moves].join(' ')),
+      ...singleLines(of.segment.choices),
       ...(exercise.passes ? [plain(passesInWords(exercise.passes).join(' '))] : []),
       ...(exercise.accompaniment ? [plain(accompanimentInWords(exercise.accompaniment))] : []),
       ...withoutKey(of),

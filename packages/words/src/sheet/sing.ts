@@ -1,22 +1,20 @@
-import { choirScore, hasKeys } from '@wide-fern/core';
+import { hasKeys, segmentScore } from '@wide-fern/core';
 import { passesInWords } from '../passes';
-import { cueLine, firstKey, howOften, keyTable, saidAndDone } from './lead';
+import { cueLine, firstKey, howOften, keyTable, saidAndDone, singleLines } from './lead';
 import { plain, sheetWith, type OfSegment, type SheetOf, type SheetText } from './sheet';
 
 /** What one part sings in the first key in which it sings. */
 function ownScore({ segment, computed, sections }: OfSegment, part: string) {
-  const { exercise, choices } = segment;
-  if (!hasKeys(exercise.music)) return undefined;
+  if (!hasKeys(segment.exercise.music)) return undefined;
   const section = sections.filter(({ id }) => id === part);
-  const first = computed.repetitions.find(({ parts }) =>
+  const first = computed.repetitions.findIndex(({ parts }) =>
     parts.some((sounding) => sounding.part === part && sounding.does === 'sing'),
   );
-  if (!first) return undefined;
-  const score = choirScore(exercise, choices.tempo, section, [first]);
+  const score = first < 0 ? undefined : segmentScore(segment, section, computed.repetitions);
   if (!score) return undefined;
   return {
     ...score,
-    keys: score.keys.map((key) => ({
+    keys: score.keys.slice(first, first + 1).map((key) => ({
       ...key,
       lines: key.lines.filter((line) => line.part === part),
     })),
@@ -34,6 +32,7 @@ const entryFor = (part: string | undefined) => (of: OfSegment) => {
     lines: [
       ...saidAndDone(of),
       plain(howOften(of)),
+      ...singleLines(of.segment.choices),
       ...(exercise.passes ? [plain(passesInWords(exercise.passes).join(' '))] : []),
     ],
     table: part === undefined ? undefined : keyTable(of, part),

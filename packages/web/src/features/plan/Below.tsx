@@ -168,7 +168,14 @@ export function Below({
               mayEdit={mayEdit}
               width={width}
               hearing={hearing}
-              actions={{ ...actions, instead: () => setOpen('instead') }}
+              actions={{
+                ...actions,
+                instead: () => setOpen('instead'),
+                elseAfter: (keys) => {
+                  actions.split(keys);
+                  setOpen('shelf');
+                },
+              }}
               together={
                 together.length > 1
                   ? {

@@ -1,5 +1,5 @@
 import type { PlanDocument } from '@wide-fern/contract';
-import { choirScore, programme, type Programme, type Score, type Seconds } from '@wide-fern/core';
+import { programme, segmentScore, type Programme, type Score, type Seconds } from '@wide-fern/core';
 import { evaluate } from '@wide-fern/plan';
 
 /** A segment that is sung in keys: its score, what is heard of it, and when it begins in the warm-up. */
@@ -15,7 +15,7 @@ export function sungSegments(document: PlanDocument, allotted: Seconds): SungSeg
   const { sections } = document.tonight;
   return evaluate(document, allotted).segments.flatMap(({ segment, computed }) => {
     const { exercise, choices } = segment;
-    const score = choirScore(exercise, choices.tempo, sections, computed.repetitions);
+    const score = segmentScore(segment, sections, computed.repetitions);
     if (!score || score.keys.length === 0) return [];
     return [
       {

@@ -139,7 +139,7 @@ export function engraveOpenings(
       [noteOf({ midis: above, letters: '' }, 'treble', nameOf)].concat(
         noteOf(comingIn(key, upper), 'treble', nameOf),
       ),
-      [noteOf({ midis: [lowest!], letters: '' }, 'bass', nameOf)].concat(
+      [noteOf({ midis: lowest === undefined ? [] : [lowest], letters: '' }, 'bass', nameOf)].concat(
         noteOf(comingIn(key, lower), 'bass', nameOf),
       ),
     ].map((notes) => new Voice({ numBeats: 8, beatValue: 4 }).setMode(2).addTickables(notes));

@@ -15,6 +15,7 @@ import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import type { Behind } from '../model/useBehind';
 import { WordButton } from '../../../ui/words';
 import type { BenchActions } from './actions';
+import { KeyByKey } from '../single/KeyByKey';
 import { BreathFigure } from './BreathFigure';
 import { ChordKeys } from '../../../music/keys/ChordKeys';
 
@@ -96,8 +97,14 @@ export function Middle({
     );
   }
   if (onOwnPitch(music)) return <Box>{ownPitchInWords(segment.exercise, segment.choices)}</Box>;
+  const single = <KeyByKey key={segment.id} {...{ evaluated, wording, mayEdit, actions }} />;
   if (keys.kind === 'chord')
-    return <ChordKeys computed={computed} sections={sections} wording={wording} />;
+    return (
+      <>
+        <ChordKeys computed={computed} sections={sections} wording={wording} />
+        {single}
+      </>
+    );
   if (keys.kind !== 'ladder') return null;
   return (
     <KeyStrip
@@ -126,6 +133,7 @@ export function Middle({
         }
       />
       {mayEdit && <ToldWords {...{ segment, sections }} onUntell={actions.untell} />}
+      {single}
     </KeyStrip>
   );
 }

@@ -17,7 +17,7 @@ export function WholeSegment({
     ['later', () => actions.moveBy(1)],
     ['another instead', actions.instead],
     ['once more', actions.onceMore],
-    ...(canBeSplit(segment) ? ([['in two parts', actions.split]] as const) : []),
+    ...(canBeSplit(segment) ? ([['in two parts', () => actions.split()]] as const) : []),
     [pinned ? 'may change again' : 'stays as it is', () => actions.pin(!pinned)],
     ['leave out', actions.takeOut],
   ] as const;

@@ -7,6 +7,7 @@ import {
   decidingOfKeys,
   edgesOfKeys,
   movesOfKeys,
+  singleInWords,
   type Wording,
   timeInWords,
   watchedInWords,
@@ -76,6 +77,9 @@ export function Words({
       )}
       {exercise.passes && (
         <WordRow label="By turns">{passesInWords(exercise.passes).join(' ')}</WordRow>
+      )}
+      {singleInWords(segment.choices).length > 0 && (
+        <WordRow label="Single">{singleInWords(segment.choices).join(' ')}</WordRow>
       )}
       {exercise.accompaniment && (
         <WordRow label="Played">{accompanimentInWords(exercise.accompaniment)}</WordRow>

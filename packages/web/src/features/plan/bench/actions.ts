@@ -17,4 +17,6 @@ export type BenchActions = Pick<
 > & {
   /** Shows what could stand in its place. */
   readonly instead: () => void;
+  /** Parts it after so many keys, and shows what could be put between. */
+  readonly elseAfter: (keys: number) => void;
 };

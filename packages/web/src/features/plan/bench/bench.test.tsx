@@ -34,6 +34,7 @@ function showBench(
     split: jest.fn<BenchActions['split']>(),
     resize: jest.fn<BenchActions['resize']>(),
     instead: jest.fn<BenchActions['instead']>(),
+    elseAfter: jest.fn<BenchActions['elseAfter']>(),
   };
   const onLeave = jest.fn();
   const [{ segment }] = plan.segments as [(typeof plan.segments)[number]];

@@ -1,4 +1,4 @@
-import { beatsToSeconds, choirScore, type Seconds } from '@wide-fern/core';
+import { beatsToSeconds, segmentScore, type Seconds } from '@wide-fern/core';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { Lane, TimeAxis } from '../../../music/lanes/geometry';
 
@@ -35,9 +35,10 @@ export function notesFromNear(
   if (perSecond(axis) < leastPerSecond) return [];
   return segments
     .filter((one) => isInView(one, axis))
-    .flatMap(({ segment: { exercise, choices }, computed: { placed, repetitions } }) => {
-      const { tempo, verses } = choices;
-      const score = choirScore(exercise, tempo, document.tonight.sections, repetitions);
+    .flatMap(({ segment, computed: { placed, repetitions } }) => {
+      const { exercise } = segment;
+      const { tempo, verses } = segment.choices;
+      const score = segmentScore(segment, document.tonight.sections, repetitions);
       const seconds = (beats: number): Seconds => beatsToSeconds(beats, tempo);
       const keyed = repetitions.filter(
         ({ tonic, parts }) => tonic !== undefined && parts.length > 0,

@@ -1,12 +1,13 @@
-import { choirScore, type Listening, type Section } from '@wide-fern/core';
+import { segmentScore, type Listening, type Section } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
 
 /** A segment as it is heard, in its keys; undefined for what has no pitch, and where no key works. */
 export function listeningOf(
-  { segment: { exercise, choices }, computed }: Evaluated,
+  { segment, computed }: Evaluated,
   sections: readonly Section[],
 ): Listening | undefined {
-  const score = choirScore(exercise, choices.tempo, sections, computed.repetitions);
+  const { exercise, choices } = segment;
+  const score = segmentScore(segment, sections, computed.repetitions);
   if (!score || score.keys.length === 0) return undefined;
   const { countIn, breathBeats, keyChangeBeats } = exercise;
   return { score, countIn, verses: choices.verses, breathBeats, keyChangeBeats };
