@@ -62,6 +62,12 @@ export const counted = (count: number, one: string, more: string): string =>
 export const allInWords = (count: number, one: string): string =>
   count === 1 ? `the one ${one}` : count === 2 ? 'both' : `all ${countInWords(count)}`;
 
+/** «two keys other than the rest», «all keys alike»: how many of some stand apart. */
+export const otherThanTheRest = (count: number, unit: 'keys' | 'times'): string =>
+  count === 0
+    ? `all ${unit} alike`
+    : `${counted(count, unit.slice(0, -1), unit)} other than the rest`;
+
 /** A count in figures with its word: «1 exercise», «133 exercises». */
 export const figured = (count: number, one: string, more: string): string =>
   `${count} ${formFor(count, one, more)}`;

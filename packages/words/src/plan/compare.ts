@@ -1,7 +1,7 @@
 import type { Choices, Segment } from '@wide-fern/contract';
 import { tonicName } from '@wide-fern/core';
 import { toldCells, type DifferenceFact } from '@wide-fern/plan';
-import { counted } from '../counting';
+import { counted, otherThanTheRest } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
 import {
   lowVoiceWords,
@@ -10,7 +10,6 @@ import {
   untilRightWords,
   voiceOrderWords,
 } from './leading';
-import { singleCounted } from './single';
 import { repetitionsInWords } from './words';
 
 const chosenInWords: {
@@ -35,8 +34,8 @@ const chosenInWords: {
     const cells = toldCells(value);
     return cells > 0 ? `${counted(cells, 'key', 'keys')} by hand` : 'no key by hand';
   },
-  inKeys: (value) => singleCounted(Object.keys(value ?? {}).length, 'keys'),
-  inTimes: (value) => singleCounted(Object.keys(value ?? {}).length, 'times'),
+  inKeys: (value) => otherThanTheRest(Object.keys(value ?? {}).length, 'keys'),
+  inTimes: (value) => otherThanTheRest(Object.keys(value ?? {}).length, 'times'),
   voices: (value) => (value ? voiceOrderWords[value] : 'keys as the exercise has them'),
   lowVoices: (value) =>
     value ? `tenors and basses ${lowVoiceWords[value]}` : 'tenors and basses where they lie best',

@@ -6,7 +6,7 @@ import {
   type TooHighOrder,
   type VoiceOrder,
 } from '@wide-fern/core';
-import { counted } from '../counting';
+import { counted, otherThanTheRest } from '../counting';
 import { demonstrationInWords, shapeWords } from '../labels';
 import { lengthInFigures } from '../time';
 import {
@@ -16,7 +16,6 @@ import {
   untilRightWords,
   voiceOrderWords,
 } from './leading';
-import { singleCounted } from './single';
 
 /** What was chosen, as a history lists it: «tempo 90». */
 function chosenInWords({ field, value, unit }: Extract<EditFact, { code: 'chosen' }>): string {
@@ -90,7 +89,7 @@ export function editInWords(fact: EditFact): string {
         ? `${fact.name}: every part does what is best`
         : `${fact.name}: ${counted(fact.cells, 'key', 'keys')} by hand`;
     case 'single':
-      return `${fact.name}: ${singleCounted(fact.count, fact.unit)}`;
+      return `${fact.name}: ${otherThanTheRest(fact.count, fact.unit)}`;
     case 'instead':
       return `${fact.name} in place of ${fact.was}`;
     case 'split':

@@ -1,13 +1,7 @@
 import type { Choices } from '@wide-fern/contract';
 import type { PlayedWay, SingleKey } from '@wide-fern/core';
-import { counted, figured } from '../counting';
+import { figured } from '../counting';
 import { ordinal, passInWords } from '../passes';
-
-/** «two keys other than the rest» */
-export const singleCounted = (count: number, unit: 'keys' | 'times'): string =>
-  count === 0
-    ? `all ${unit} alike`
-    : `${counted(count, unit.slice(0, -1), unit)} other than the rest`;
 
 export const playedWords: Readonly<Record<PlayedWay, string>> = {
   chord: 'only the chord before it',
