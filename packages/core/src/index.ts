@@ -25,3 +25,4 @@ export * from './timing';
 export * from './units';
 export * from './voices';
 export * from './roster';
+export * from './run';

@@ -1,0 +1,3 @@
+export * from './act';
+export * from './next';
+export * from './state';

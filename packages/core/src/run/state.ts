@@ -1,0 +1,292 @@
+import type { MidiNote, Seconds, Semitones } from '../units';
+import { effective, ordered, type LedSegment, type Managing, type RunEvent } from './act';
+
+/** So much longer than planned a key may take before it is told that there was talk. */
+const grace: Seconds = 4;
+
+/** A key as it was sung. */
+export interface SungKey {
+  readonly key: number;
+  /** As it sounded, lowered or raised; null for what has none. */
+  readonly tonic: MidiNote | null;
+  /** How often. */
+  readonly times: number;
+}
+
+/** What was noticed while it went on. */
+export interface Marked {
+  readonly part: string | null;
+  readonly word: string;
+  /** The key it was said in; null before the first. */
+  readonly key: number | null;
+}
+
+/** What really happened of a segment: its time by what it was spent on, and what was sung. */
+export interface SegmentRecord {
+  readonly id: string;
+  /** From its opening until its first key. */
+  readonly talk: Seconds;
+  readonly singing: Seconds;
+  /** Between keys. */
+  readonly coach: Seconds;
+  /** From its last key on. */
+  readonly after: Seconds;
+  /** In the order sung; going back to a key is sung once more. */
+  readonly keys: readonly SungKey[];
+  readonly marks: readonly Marked[];
+  readonly managed: readonly Managing[];
+}
+
+/** Where a run has got to, and what happened so far. */
+export interface RunState {
+  /** As it is led from now on: what was, and what remains. */
+  readonly segments: readonly LedSegment[];
+  /** The place of the open segment; -1 before the first. */
+  readonly open: number;
+  /** The present key of it; null while it is explained. */
+  readonly key: number | null;
+  /** By how much it is sung lower or higher than planned from here. */
+  readonly shift: Semitones;
+  readonly isHeld: boolean;
+  readonly isTalking: boolean;
+  readonly isPaused: boolean;
+  readonly isOver: boolean;
+  /** Talk within the present key, which is told apart when the key is over. */
+  readonly talked: Seconds;
+  /** Since the run began, pauses and all; until its end. */
+  readonly elapsed: Seconds;
+  /** In pauses, and before the first segment. */
+  readonly idle: Seconds;
+  /** Since the present key, or the explaining, began; talk in between and pauses left out. */
+  readonly spent: Seconds;
+  /** Of segments that were opened, in the order they first were. */
+  readonly records: readonly SegmentRecord[];
+}
+
+interface Draft {
+  id: string;
+  talk: number;
+  singing: number;
+  coach: number;
+  after: number;
+  keys: { key: number; tonic: MidiNote | null; times: number }[];
+  marks: Marked[];
+  managed: Managing[];
+}
+
+/** Plays events one after the other; everything is kept in milliseconds until it is told. */
+class Fold {
+  private segments: readonly LedSegment[];
+  private open = -1;
+  private key: number | null = null;
+  private shift = 0;
+  private isHeld = false;
+  private isTalking = false;
+  private isPaused = false;
+  private isOver = false;
+  private now = 0;
+  private idle = 0;
+  private spent = 0;
+  private talked = 0;
+  private readonly drafts = new Map<string, Draft>();
+
+  constructor(segments: readonly LedSegment[]) {
+    this.segments = segments;
+  }
+
+  /** Time goes on, spent on whatever is going on. */
+  until(at: number): void {
+    if (this.isOver) return;
+    const passed = Math.max(0, at - this.now);
+    this.now += passed;
+    if (this.isPaused || this.open < 0) this.idle += passed;
+    else if (this.key !== null && this.isTalking) this.talked += passed;
+    else this.spent += passed;
+  }
+
+  play({ at, act }: RunEvent): void {
+    if (this.isOver) return;
+    this.until(at);
+    switch (act.kind) {
+      case 'opened':
+        return this.opens(act.segment);
+      case 'began':
+        return this.begins(act.key);
+      case 'again':
+        return this.key === null ? undefined : this.begins(this.key);
+      case 'shifted':
+        return this.shifts(act.semitones);
+      case 'held':
+        this.isHeld = this.key !== null;
+        return;
+      case 'talking':
+        this.isTalking = act.on && this.key !== null;
+        return;
+      case 'paused':
+        this.isPaused = true;
+        return;
+      case 'resumed':
+        this.isPaused = false;
+        return;
+      case 'marked':
+        this.draft?.marks.push({ part: act.part, word: act.word, key: this.key });
+        return;
+      case 'managed':
+        this.draft?.managed.push(act.how);
+        return;
+      case 'renewed':
+        return this.renews(act.rest);
+      case 'ended':
+        this.closes(true);
+        this.isOver = true;
+        return;
+      case 'undone':
+        return;
+    }
+  }
+
+  private get draft(): Draft | undefined {
+    const segment = this.segments[this.open];
+    return segment && this.drafts.get(segment.id);
+  }
+
+  /** What is going on is over: its time is told apart. */
+  private closes(isLast: boolean): void {
+    const draft = this.draft;
+    if (draft) this.tellApart(draft, this.segments[this.open]!, isLast);
+    this.spent = 0;
+    this.talked = 0;
+    this.isHeld = false;
+    this.isTalking = false;
+  }
+
+  private tellApart(draft: Draft, segment: LedSegment, isLast: boolean): void {
+    if (this.key === null) {
+      draft.talk += this.spent;
+      return;
+    }
+    const { seconds, span } = segment.keys[this.key]!;
+    const planned = 1000 * (isLast ? seconds : span);
+    const over = this.spent - planned;
+    const isTalk = !this.isHeld && over > (isLast ? 0 : 1000 * grace);
+    draft.singing += isTalk ? planned : this.spent;
+    draft[isLast ? 'after' : 'coach'] += this.talked + (isTalk ? over : 0);
+  }
+
+  private opens(id: string): void {
+    const place = this.segments.findIndex((one) => one.id === id);
+    if (place < 0) return;
+    this.closes(true);
+    this.open = place;
+    this.key = null;
+    this.shift = 0;
+    this.isPaused = false;
+    if (this.drafts.has(id)) return;
+    const times = { talk: 0, singing: 0, coach: 0, after: 0 };
+    this.drafts.set(id, { id, ...times, keys: [], marks: [], managed: [] });
+  }
+
+  private begins(key: number): void {
+    const led = this.segments[this.open]?.keys[key];
+    const draft = this.draft;
+    if (!led || !draft) return;
+    this.closes(false);
+    this.key = key;
+    this.isPaused = false;
+    this.sings(draft, key, led.tonic);
+  }
+
+  private sings(draft: Draft, key: number, planned: MidiNote | null): void {
+    const tonic = planned === null ? null : planned + this.shift;
+    const last = draft.keys.at(-1);
+    if (last?.key === key && last.tonic === tonic) last.times += 1;
+    else draft.keys.push({ key, tonic, times: 1 });
+  }
+
+  /** What is being sung now is sung so instead; before the first key only what follows. */
+  private shifts(semitones: Semitones): void {
+    const draft = this.draft;
+    if (!draft) return;
+    this.shift += semitones;
+    const last = draft.keys.at(-1);
+    if (this.key === null || !last || last.tonic === null) return;
+    if (last.times === 1) last.tonic += semitones;
+    else {
+      last.times -= 1;
+      draft.keys.push({ key: last.key, tonic: last.tonic + semitones, times: 1 });
+    }
+  }
+
+  private renews(rest: readonly LedSegment[]): void {
+    const before = this.segments.slice(0, this.open + 1);
+    const open = before.at(-1);
+    const anew = open && rest.find(({ id }) => id === open.id);
+    const follows = rest.filter(({ id }) => !before.some((one) => one.id === id));
+    // What is going on keeps its key: a ladder that ends before it is not taken.
+    const fits = anew && (this.key === null || this.key < anew.keys.length);
+    this.segments = [...before.slice(0, -1), ...(open ? [fits ? anew : open] : []), ...follows];
+  }
+
+  state(): RunState {
+    const inSeconds = (ms: number): Seconds => ms / 1000;
+    return {
+      segments: this.segments,
+      open: this.open,
+      key: this.key,
+      shift: this.shift,
+      isHeld: this.isHeld,
+      isTalking: this.isTalking,
+      isPaused: this.isPaused,
+      isOver: this.isOver,
+      elapsed: inSeconds(this.now),
+      idle: inSeconds(this.idle),
+      spent: inSeconds(this.spent),
+      talked: inSeconds(this.talked),
+      records: [...this.drafts.values()].map((draft) => ({
+        ...draft,
+        talk: inSeconds(draft.talk),
+        singing: inSeconds(draft.singing),
+        coach: inSeconds(draft.coach),
+        after: inSeconds(draft.after),
+      })),
+    };
+  }
+}
+
+/**
+ * Where a run is, from its events: sent twice, late or out of order they give the same (docs/model.md,
+ * section 12).
+ * @param segments as they were planned when it began
+ * @param now milliseconds since it began, up to which time has gone on; until the last event where it is not said
+ */
+export function runState(
+  segments: readonly LedSegment[],
+  events: readonly RunEvent[],
+  now?: number,
+): RunState {
+  const fold = new Fold(segments);
+  const all = ordered(events);
+  for (const event of effective(all)) fold.play(event);
+  fold.until(now ?? all.at(-1)?.at ?? 0);
+  return fold.state();
+}
+
+/** What is still to come of what is going on, and of what follows, as it is planned. */
+export function restOf({ segments, open, key, spent, isOver, records }: RunState): Seconds {
+  if (isOver) return 0;
+  const led = new Set(records.filter(({ keys }) => keys.length > 0).map(({ id }) => id));
+  const present = segments[open];
+  const follows = segments
+    .filter(({ id }, place) => place > open && !led.has(id))
+    .reduce((sum, segment) => sum + ledSeconds(segment), 0);
+  if (!present) return follows;
+  const from = key === null ? 0 : key;
+  const keys = present.keys.slice(from).reduce((sum, { span }) => sum + span, 0);
+  const planned = (key === null ? present.talk : 0) + keys;
+  const now = key === null ? present.talk : present.keys[key]!.span;
+  return planned - Math.min(spent, now) + present.after + follows;
+}
+
+/** How long a segment takes as it is led, talk and all. */
+export const ledSeconds = ({ talk, keys, after }: LedSegment): Seconds =>
+  talk + keys.reduce((sum, { span }) => sum + span, 0) + after;
