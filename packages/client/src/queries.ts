@@ -94,6 +94,10 @@ export const planQuery = (place: PlanPlace): Query<Plan | null> => ({
 export const exercisesQuery = (choir: string) => query('showExercises', { choir });
 /** The links by which others read a plan's sheets. */
 export const planLinksQuery = (place: PlanPlace) => query('listPlanLinks', place);
+/** When a warm-up was led, the latest first. */
+export const runsQuery = (place: PlanPlace) => query('listRuns', place);
+/** One time it was led, with all that happened. */
+export const runQuery = (place: PlanPlace, run: string) => query('showRun', { ...place, run });
 /** What was saved of a plan, the newest first. */
 export const planVersionsQuery = ({ choir, evening, item }: PlanPlace) =>
   list('listPlanVersions', { choir, evening, item });

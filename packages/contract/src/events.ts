@@ -9,6 +9,7 @@ const changeKinds = [
   'evening',
   'presence',
   'plan',
+  'run',
   'templates',
   'exercises',
   'pieces',

@@ -20,6 +20,7 @@ export * from './page';
 export * from './piece';
 export * from './plan';
 export * from './planEdit';
+export * from './run';
 export * from './savedPlan';
 export { z } from './zod';
 export * from './voices';

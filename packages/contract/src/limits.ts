@@ -17,5 +17,8 @@ export const mostSegments = 40;
 /** The shape of documents as they are now; older ones are brought up to it when they are read. */
 export const planSchemaVersion = 4;
 
+/** More touches than this nobody needs for one warm-up. */
+export const mostRunEvents = 2000;
+
 /** More facts than this about one save nobody reads; what is left out shows in the document. */
 export const mostFacts = 40;

@@ -25,6 +25,7 @@ import { permissions, sameOriginOnly, securityHeaders, strictTransport } from '.
 import type { Mailer } from './mail/mailer';
 import { piecesRoutes } from './pieces/pieces.routes';
 import { planRoutes } from './plan/plan.routes';
+import { runRoutes } from './run/run.routes';
 import { presenceRoutes } from './presence/presence.routes';
 import { voicesRoutes } from './voices/voices.routes';
 
@@ -43,6 +44,7 @@ export const allRoutes = ({ hub, ...settings }: RouteSettings): Route[] => [
   ...exercisesRoutes,
   ...piecesRoutes,
   ...planRoutes,
+  ...runRoutes,
   ...presenceRoutes,
   ...voicesRoutes,
 ];

@@ -57,6 +57,8 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'showPlan',
     'listPlanVersions',
     'showPlanVersion',
+    'listRuns',
+    'showRun',
     'showExercises',
     'listExerciseVersions',
     'listPieces',
@@ -83,6 +85,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'makePlanLink',
     'endPlanLink',
     'savePlan',
+    'sendRun',
     'storeExercises',
     'changeExercise',
     'removeExercise',
@@ -160,7 +163,7 @@ describe('every endpoint', () => {
       .replace(':exercise', 'narrow-hum')
       .replace(':version', '1')
       .replace(
-        /:(member|singer|check|piece|mark|judgement|template|invitation|browser|link)\b/g,
+        /:(member|singer|check|piece|mark|judgement|template|invitation|browser|link|run)\b/g,
         () => randomUUID(),
       )}`;
   /** Calls with a body that is none of those wanted: who may not call is told so all the same. */

@@ -18,6 +18,7 @@ const things = {
   mark: 'This mark',
   member: 'This member',
   piece: 'This piece',
+  run: 'What happened in this warm-up',
   score: 'This score',
   singer: 'This singer',
   template: 'What one begins from here',
@@ -28,7 +29,7 @@ export type Thing = keyof typeof things;
 
 /** What a limit is about: how much there may be, and how much is here. */
 export interface LimitReached {
-  readonly of: KeptKind | 'invitations' | 'links';
+  readonly of: KeptKind | 'invitations' | 'links' | 'runs' | 'events';
   readonly most: number;
   readonly here: number;
 }
@@ -37,6 +38,9 @@ function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'invitations') {
     return `At most ${most} invitations stand open at once. Take some back first.`;
   }
+  if (of === 'runs')
+    return `At most ${most} times that one warm-up was led are kept; this is more.`;
+  if (of === 'events') return `At most ${most} touches of one warm-up are kept; this is more.`;
   if (of === 'links') {
     return `At most ${most} links lead to one warm-up at once. Take some back first.`;
   }

@@ -51,6 +51,10 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
             // When each exercise was last used.
             { queryKey: keyOf('showExercises', { choir }), exact: true },
           ];
+    case 'run':
+      return evening === undefined || item === undefined
+        ? [evenings]
+        : [{ queryKey: keyOf('listRuns', { choir, evening, item }) }];
     case 'exercises':
       return [
         { queryKey: keyOf('showExercises', { choir }), exact: true },

@@ -10,6 +10,7 @@ import {
   templateSchema,
 } from '../evening';
 import { pageOf, pageQuerySchema } from '../page';
+import { runSchema, runSummarySchema, sendRunSchema } from '../run';
 import {
   keepPlanSchema,
   keptPlanSchema,
@@ -107,6 +108,14 @@ export const evenings = {
     reply: linkedPlanSchema,
     limited: 'failures',
     errors: ['invalid', 'not_found', 'too_many_attempts'],
+  },
+  listRuns: { access: 'reader', reply: z.array(runSummarySchema), errors: [] },
+  showRun: { access: 'reader', reply: runSchema, errors: [] },
+  sendRun: {
+    access: 'deputy',
+    body: sendRunSchema,
+    reply: z.object({ events: z.int().min(0) }),
+    errors: ['invalid', 'too_many'],
   },
   showPlanVersion: { access: 'reader', reply: wholeVersionSchema, errors: [] },
 } as const satisfies Endpoints;

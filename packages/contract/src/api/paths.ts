@@ -65,6 +65,10 @@ export const paths = {
   endPlanLink: 'DELETE /choirs/:choir/evenings/:evening/plans/:item/links/:link',
   openPlanLink: 'POST /plan-link',
 
+  listRuns: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs',
+  showRun: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
+  sendRun: 'PUT /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
+
   showExercises: 'GET /choirs/:choir/exercises',
   storeExercises: 'POST /choirs/:choir/exercises',
   changeExercise: 'PUT /choirs/:choir/exercises/:exercise',

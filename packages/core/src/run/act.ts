@@ -1,12 +1,14 @@
 import type { MidiNote, Seconds, Semitones } from '../units';
 
-/** A key, or what is done once: how long it is sung, and how long until the next one begins. */
+/** A key, or what is done once: how long it is sung, and what comes before the next one. */
 export interface LedKey {
   /** Null for what has none. */
   readonly tonic: MidiNote | null;
   readonly seconds: Seconds;
-  /** At least its own seconds; for the last one just these. */
+  /** With the breath and the chord that follow it; for the last one just its seconds. */
   readonly span: Seconds;
+  /** What is said or rested after that, as it is planned; nothing after the last one. */
+  readonly wait: Seconds;
 }
 
 /** A segment as it is led: what is said, then key after key. What has no keys is one thing without a tonic. */

@@ -11,7 +11,7 @@ const led = (id: string): fc.Arbitrary<LedSegment> =>
     after: seconds,
     keys: fc.array(
       fc.tuple(fc.integer({ min: 50, max: 80 }), seconds, seconds).map(([tonic, sung, gap]) => ({
-        ...{ tonic, seconds: sung, span: sung + gap },
+        ...{ tonic, seconds: sung, span: sung + gap, wait: 0 },
       })),
       { minLength: 1, maxLength: 5 },
     ),

@@ -2,7 +2,12 @@ import { ordered, type LedSegment, type RunAct, type RunEvent } from './act';
 import { actOf, type Touch } from './next';
 import { ledSeconds, restOf, runState } from './state';
 
-const key = (tonic: number | null, seconds: number, span = seconds) => ({ tonic, seconds, span });
+const key = (tonic: number | null, seconds: number, span = seconds) => ({
+  tonic,
+  seconds,
+  span,
+  wait: 0,
+});
 const hum: LedSegment = {
   id: 'hum',
   talk: 20,

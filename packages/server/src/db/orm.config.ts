@@ -7,6 +7,7 @@ import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises
 import { ChoirChange } from './entities/change';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
 import { KeptPlan, Plan, PlanLink, PlanVersion } from './entities/plan';
+import { Run, RunEvent } from './entities/run';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
 
@@ -35,6 +36,8 @@ export const ormConfig = (clientUrl: string) =>
       PlanVersion,
       KeptPlan,
       PlanLink,
+      Run,
+      RunEvent,
       ChoirChange,
       RangeCheck,
       SingerEvening,

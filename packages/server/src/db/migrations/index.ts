@@ -12,6 +12,7 @@ import { Migration20261129174436 } from './Migration20261129174436';
 import { Migration20261130011030 } from './Migration20261130011030';
 import { Migration20261130014621 } from './Migration20261130014621';
 import { Migration20261130050131 } from './Migration20261130050131';
+import { Migration20261130072918 } from './Migration20261130072918';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -29,4 +30,5 @@ export const migrations = [
   { name: 'Migration20261130011030', class: Migration20261130011030 },
   { name: 'Migration20261130014621', class: Migration20261130014621 },
   { name: 'Migration20261130050131', class: Migration20261130050131 },
+  { name: 'Migration20261130072918', class: Migration20261130072918 },
 ] as const;

@@ -1,0 +1,42 @@
+import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
+import type { RunHead, SentAct } from '@wide-fern/contract';
+import { Account } from './account';
+import { Choir } from './choir';
+import { createdColumn } from './columns';
+import { Evening } from './evening';
+
+/** A warm-up that was led, or is being led; its id was made on the device that leads it. */
+export const Run = defineEntity({
+  name: 'Run',
+  indexes: [{ properties: ['evening', 'item'] }],
+  properties: {
+    id: p.uuid().primary(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade').index(),
+    evening: () => p.manyToOne(Evening).deleteRule('cascade'),
+    item: p.string().length(40),
+    startedAt: p.datetime(),
+    /** Null while it is led. */
+    endedAt: p.datetime().nullable(),
+    ledBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    /** The plan as it was when it began, of any schema that was ever stored. */
+    head: p.json<RunHead>(),
+    /** How many events are here: a change of it is what other windows are told of. */
+    events: p.integer(),
+    createdAt: createdColumn(),
+  },
+});
+export type Run = InferEntity<typeof Run>;
+
+/** One event of a run, kept once by the id its device gave it. */
+export const RunEvent = defineEntity({
+  name: 'RunEvent',
+  properties: {
+    run: () => p.manyToOne(Run).deleteRule('cascade').primary(),
+    id: p.string().length(40).primary(),
+    n: p.integer(),
+    /** Milliseconds since the run began. */
+    at: p.double(),
+    act: p.json<SentAct>(),
+  },
+});
+export type RunEvent = InferEntity<typeof RunEvent>;

@@ -1,0 +1,38 @@
+import type { Run } from '@wide-fern/contract';
+import { endpoint, type Route } from '../access/endpoint';
+import { findEvening } from '../evening/evening.service';
+import { discreetPlan } from '../plan/discreetPlan';
+import { seesPersons } from '../voices/discreet';
+import { listRuns, sendRun, showRun } from './run.service';
+
+/** What a reader is not told of a run: what was noticed of whom, and sections as they were put anew. */
+const discreetEvents = (events: Run['events']): Run['events'] =>
+  events.flatMap((event) => {
+    const { act } = event;
+    if (act.kind === 'marked') return [];
+    if (act.kind !== 'renewed') return [event];
+    const { tonight: _, ...known } = act;
+    return [{ ...event, act: known }];
+  });
+
+export const runRoutes: readonly Route[] = [
+  endpoint('listRuns', async ({ em, choir, params }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    return listRuns(em, { choir, evening, item: params.item });
+  }),
+  endpoint('showRun', async ({ em, choir, role, params }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    const run = await showRun(em, { choir, evening, item: params.item }, params.run);
+    if (seesPersons(role)) return run;
+    return {
+      ...run,
+      head: await discreetPlan(em, choir, run.head),
+      events: discreetEvents(run.events),
+    };
+  }),
+  endpoint('sendRun', async ({ em, choir, account, params, body }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    const place = { choir, evening, item: params.item };
+    return sendRun(em, place, { id: params.run, account }, body);
+  }),
+];
