@@ -13,5 +13,7 @@ export * from './plan/session';
 export { withPending } from './presence/pending';
 export * from './presence/presence';
 export * from './queries';
+export * from './run/keptRun';
+export * from './run/leadRun';
 export * from './workers/open';
 export * from './workers/within';

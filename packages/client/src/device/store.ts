@@ -49,8 +49,11 @@ function putAside(key: string, text: string): void {
 export interface Kept<T> {
   /** The value, or undefined when none is kept; one that cannot be read is put aside, and that is said. */
   readonly read: (...ids: readonly string[]) => T | undefined;
-  /** Keeps a value; undefined forgets it. A full device is no reason to stop: the page has it still. */
-  readonly keep: (ids: readonly string[], value: T | undefined) => void;
+  /**
+   * Keeps a value; undefined forgets it. A full device is no reason to stop: the page has it still, and
+   * false says that only the page has.
+   */
+  readonly keep: (ids: readonly string[], value: T | undefined) => boolean;
   /** Every value whose ids begin with these, with the ids that follow. */
   readonly below: (
     ...ids: readonly string[]
@@ -84,8 +87,10 @@ export function keptOnDevice<T>(kind: string, read: (stored: unknown) => T | und
       try {
         if (value === undefined) localStorage.removeItem(keyFor(ids));
         else localStorage.setItem(keyFor(ids), JSON.stringify(value));
+        return true;
       } catch {
         // Quota, or a private window.
+        return false;
       }
     },
     below: (...ids) =>

@@ -20,6 +20,15 @@ export const newId = (): string =>
     byte.toString(16).padStart(2, '0'),
   ).join('');
 
+/** The same in the form that the server's own ids have. */
+export function newUuid(): string {
+  const bytes = crypto.getRandomValues(new Uint8Array(16));
+  bytes[6] = (bytes[6]! & 0x0f) | 0x40;
+  bytes[8] = (bytes[8]! & 0x3f) | 0x80;
+  const hex = Array.from(bytes, (byte) => byte.toString(16).padStart(2, '0')).join('');
+  return hex.replace(/^(.{8})(.{4})(.{4})(.{4})(.{12})$/, '$1-$2-$3-$4-$5');
+}
+
 export const thisWindow = ownId();
 
 // Locks need a secure context; without them another window's draft counts as left behind, and the
