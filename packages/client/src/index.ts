@@ -15,5 +15,6 @@ export * from './presence/presence';
 export * from './queries';
 export * from './run/keptRun';
 export * from './run/leadRun';
+export * from './run/leftRuns';
 export * from './workers/open';
 export * from './workers/within';

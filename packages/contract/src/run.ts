@@ -36,8 +36,9 @@ export const runActSchema = z.discriminatedUnion('kind', [
     kind: z.literal('marked'),
     part: z.string().min(1).max(8).nullable(),
     word: line(120),
+    segment: segmentId.optional(),
   }),
-  z.object({ kind: z.literal('managed'), how: z.enum(managing) }),
+  z.object({ kind: z.literal('managed'), how: z.enum(managing), segment: segmentId.optional() }),
   z.object({
     kind: z.literal('renewed'),
     why: z.enum(renewing),

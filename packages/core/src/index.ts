@@ -2,6 +2,7 @@
  * The computation of Wide Fern: pitch, voices, ladders of keys, time. Pure functions: no interface,
  * no input or output, no clock. docs/model.md explains every rule.
  */
+export * from './breath/moment';
 export * from './breath/phrase';
 export * from './evening/advice';
 export * from './evening/needs';
@@ -19,6 +20,7 @@ export * from './plan';
 export * from './planner';
 export * from './load';
 export * from './sure';
+export * from './playing/given';
 export * from './playing/openings';
 export * from './playing/programme';
 export * from './timing';

@@ -15,6 +15,7 @@ export * from './edit/single';
 export * from './edit/takeBack';
 export * from './edit/telling';
 export * from './run/led';
+export * from './run/now';
 export * from './evaluate';
 export * from './figures';
 export * from './firstSteps';

@@ -45,3 +45,6 @@ export * from './plan/moment';
 export * from './sheet';
 export * from './plan/table';
 export * from './plan/wished';
+export * from './run/happened';
+export * from './run/stand';
+export * from './run/touch';

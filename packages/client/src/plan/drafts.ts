@@ -48,9 +48,9 @@ const idsOf = ({ choir, evening, item }: PlanPlace, window: string) => [
 ];
 
 export const keepDraft = (place: PlanPlace, window: string, draft: UnsavedPlan): void =>
-  drafts.keep(idsOf(place, window), draft);
+  void drafts.keep(idsOf(place, window), draft);
 export const dropDraft = (place: PlanPlace, window: string): void =>
-  drafts.keep(idsOf(place, window), undefined);
+  void drafts.keep(idsOf(place, window), undefined);
 
 /** The newest draft of a plan that this person left behind, and its window: this one, or one that is closed. */
 export function findDraft(

@@ -14,7 +14,7 @@ export const isNothing = ({ condition, singers = [] }: ChangePresence): boolean 
   condition === undefined && singers.length === 0;
 
 export const keepPending = (account: string, evening: string, pending: ChangePresence): void =>
-  kept.keep([account, evening], isNothing(pending) ? undefined : pending);
+  void kept.keep([account, evening], isNothing(pending) ? undefined : pending);
 
 /** Changes one after the other; the later one counts. */
 export function joined(before: ChangePresence, after: ChangePresence): ChangePresence {

@@ -3,7 +3,7 @@ import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { ApiError } from '../call/call';
-import { joinedRuns, keepRun, readKeptRun } from './keptRun';
+import { forgetRun, joinedRuns, lastKeptRun } from './keptRun';
 import { beginRun, isEnded, isSent, leadRun, type RunWorld } from './leadRun';
 
 const place = { choir: 'c', evening: 'e', item: 'warm-up' };
@@ -59,7 +59,7 @@ describe('a run that is led', () => {
     await server.settle();
     server.state.now += 5000;
     lead.note(opened('coat-off'));
-    expect(readKeptRun('a', place)!.events.map(({ at, n }) => [at, n])).toEqual([[5000, 0]]);
+    expect(lastKeptRun('a', place)!.events.map(({ at, n }) => [at, n])).toEqual([[5000, 0]]);
     await server.settle();
     server.state.now += 1000;
     lead.note({ kind: 'began', key: 0 });
@@ -103,7 +103,7 @@ describe('a run that is led', () => {
     await server.settle();
     first.stop();
     server.state.away = false;
-    const there = readKeptRun('a', place)!;
+    const there = lastKeptRun('a', place)!;
     const again = leadRun('a', place, there, server.it);
     await server.settle();
     expect(server.kept().map(({ act }) => act)).toEqual([opened('pulley')]);
@@ -150,7 +150,7 @@ describe('a run that is led', () => {
       kind: 'refused',
       message: 'At most 2000 touches.',
     });
-    expect(readKeptRun('a', place)!.events).toHaveLength(1);
+    expect(lastKeptRun('a', place)!.events).toHaveLength(1);
   });
 
   it('goes on in memory where the device keeps nothing, and says so', () => {
@@ -172,7 +172,7 @@ describe('a run that is led', () => {
   it('is one run in two windows of a device', () => {
     const server = world();
     const one = leadRun('a', place, beginRun(head), server.it);
-    const other = leadRun('a', place, readKeptRun('a', place)!, server.it);
+    const other = leadRun('a', place, lastKeptRun('a', place)!, server.it);
     one.note(opened('coat-off'));
     other.note({ kind: 'began', key: 0 });
     one.readAgain();
@@ -181,7 +181,7 @@ describe('a run that is led', () => {
     expect(kinds(other)).toEqual(kinds(one));
     const { run } = one.store.getState();
     expect(joinedRuns(run, run)).toEqual(run);
-    keepRun('a', place, undefined);
-    expect(readKeptRun('a', place)).toBeUndefined();
+    forgetRun('a', place, run.id);
+    expect(lastKeptRun('a', place)).toBeUndefined();
   });
 });

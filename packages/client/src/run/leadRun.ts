@@ -131,8 +131,8 @@ export function leadRun(
 
   /** A run with what another window of this device knows of it. */
   const withOthers = (run: KeptRun): KeptRun => {
-    const there = readKeptRun(account, place);
-    return there?.id === run.id ? joinedRuns(run, there) : run;
+    const there = readKeptRun(account, place, run.id);
+    return there ? joinedRuns(run, there) : run;
   };
   const hold = (run: KeptRun) => {
     const all = withOthers(run);

@@ -42,8 +42,18 @@ export type RunAct =
   | { readonly kind: 'talking'; readonly on: boolean }
   | { readonly kind: 'paused' }
   | { readonly kind: 'resumed' }
-  | { readonly kind: 'marked'; readonly part: string | null; readonly word: string }
-  | { readonly kind: 'managed'; readonly how: Managing }
+  /** Of the open segment, or of one that is named: also when all is over. */
+  | {
+      readonly kind: 'marked';
+      readonly part: string | null;
+      readonly word: string;
+      readonly segment?: string | undefined;
+    }
+  | {
+      readonly kind: 'managed';
+      readonly how: Managing;
+      readonly segment?: string | undefined;
+    }
   /** What remains is led so from now on; the open segment may stand first. */
   | {
       readonly kind: 'renewed';

@@ -1,6 +1,9 @@
 import type { RunAct } from './act';
 import type { RunState } from './state';
 
+/** What a touch does by itself, without anything that has to be worked out first. */
+export type TouchAct = Exclude<RunAct, { readonly kind: 'renewed' }>;
+
 /** What one touch can do. */
 export const touches = [
   'next',
@@ -16,13 +19,13 @@ export const touches = [
 ] as const;
 export type Touch = (typeof touches)[number];
 
-const opened = ({ segments }: RunState, place: number): RunAct | undefined => {
+const opened = ({ segments }: RunState, place: number): TouchAct | undefined => {
   const segment = segments[place];
   return segment && { kind: 'opened', segment: segment.id };
 };
 
 /** The next key; from the last one on to the next segment, and from the last segment nothing more. */
-function next(state: RunState): RunAct | undefined {
+function next(state: RunState): TouchAct | undefined {
   const { segments, open, key } = state;
   const present = segments[open];
   const following = key === null ? 0 : key + 1;
@@ -31,14 +34,14 @@ function next(state: RunState): RunAct | undefined {
 }
 
 /** The key before; from the first one its explaining, and from there the segment before. */
-function back(state: RunState): RunAct | undefined {
+function back(state: RunState): TouchAct | undefined {
   const { open, key, segments } = state;
   if (key === null) return open > 0 ? opened(state, open - 1) : undefined;
   return key > 0 ? { kind: 'began', key: key - 1 } : opened(state, segments.length > 0 ? open : -1);
 }
 
 /** What a touch does where the run is; undefined where it does nothing. */
-export function actOf(state: RunState, touch: Touch): RunAct | undefined {
+export function actOf(state: RunState, touch: Touch): TouchAct | undefined {
   const { open, key, isPaused, isTalking, isOver } = state;
   if (isOver) return undefined;
   const isLed = open >= 0;

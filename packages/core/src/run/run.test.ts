@@ -112,6 +112,23 @@ describe('the keys of a segment', () => {
       managed: ['most'],
     });
   });
+  it('carry what is said of them when all is over, and only then what is named', () => {
+    const events = run(
+      [0, opened('hum')],
+      [1, began(0)],
+      [9, opened('steps')],
+      [20, ended],
+      [30, { kind: 'managed', how: 'few', segment: 'hum' }],
+      [31, { kind: 'marked', part: null, word: 'too long', segment: 'hum' }],
+      [32, { kind: 'managed', how: 'all' }],
+    );
+    expect(record(events)).toMatchObject({
+      managed: ['few'],
+      marks: [{ part: null, word: 'too long', key: null }],
+    });
+    expect(record(events, 'steps')).toMatchObject({ managed: [], after: 0, talk: 11 });
+    expect(runState(plan, events).elapsed).toBe(20);
+  });
   it('are not begun where there are none', () => {
     for (const act of [began(9), began(-1), { kind: 'again' } as const, opened('gone')]) {
       expect(record(run([0, opened('hum')], [5, act]))!.keys).toEqual([]);

@@ -1,5 +1,12 @@
 import type { MidiNote, Seconds, Semitones } from '../units';
-import { effective, ordered, type LedSegment, type Managing, type RunEvent } from './act';
+import {
+  effective,
+  ordered,
+  type LedSegment,
+  type Managing,
+  type RunAct,
+  type RunEvent,
+} from './act';
 
 /** So much longer than planned a key may take before it is told that there was talk. */
 const grace: Seconds = 4;
@@ -105,8 +112,23 @@ class Fold {
   }
 
   play({ at, act }: RunEvent): void {
-    if (this.isOver) return;
     this.until(at);
+    if (act.kind === 'marked' || act.kind === 'managed') this.notices(act);
+    else if (!this.isOver) this.does(act);
+  }
+
+  private notices(act: Extract<RunAct, { kind: 'marked' | 'managed' }>): void {
+    const open = this.segments[this.open]?.id;
+    const id = act.segment ?? (this.isOver ? undefined : open);
+    const draft = id === undefined ? undefined : this.drafts.get(id);
+    if (act.kind === 'managed') draft?.managed.push(act.how);
+    else {
+      const key = id === open && !this.isOver ? this.key : null;
+      draft?.marks.push({ part: act.part, word: act.word, key });
+    }
+  }
+
+  private does(act: RunAct): void {
     switch (act.kind) {
       case 'opened':
         return this.opens(act.segment);
@@ -128,19 +150,13 @@ class Fold {
       case 'resumed':
         this.isPaused = false;
         return;
-      case 'marked':
-        this.draft?.marks.push({ part: act.part, word: act.word, key: this.key });
-        return;
-      case 'managed':
-        this.draft?.managed.push(act.how);
-        return;
       case 'renewed':
         return this.renews(act.rest);
       case 'ended':
         this.closes(true);
         this.isOver = true;
         return;
-      case 'undone':
+      default:
         return;
     }
   }

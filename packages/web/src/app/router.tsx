@@ -11,10 +11,22 @@ import { Failed, Loading } from '../ui/states';
 import { WordLink } from '../ui/words';
 import { gate, useHere, whoIsHere } from '../here/session';
 
-/** A page that is fetched when it is first opened. */
-const page = (load: () => Promise<{ default: ComponentType }>) => async () => ({
-  Component: (await load()).default,
-});
+type Load = () => Promise<{ default: ComponentType }>;
+
+/** What is fetched ahead does not make the page wait that is looked at. */
+const behind = 2000;
+
+/**
+ * A page that is fetched when it is first opened.
+ * @param ahead the page that may be wanted next without a connection
+ */
+const page = (load: Load, ahead?: Load) => async () => {
+  const { default: Component } = await load();
+  if (ahead) setTimeout(() => void ahead().catch(() => undefined), behind);
+  return { Component };
+};
+
+const leading: Load = () => import('../features/lead/LeadPage');
 
 /** Only whoever is signed in and belongs to a choir goes on; the address is kept for afterwards. */
 const signedInOnly: LoaderFunction = async ({ request }) => {
@@ -46,7 +58,21 @@ function Pages() {
 
 /** The pages of a choir: what others change in it shows by itself. */
 function Followed() {
-  const { choir } = useHere();
+  const { choir, account } = useHere();
+  useEffect(() => {
+    // What was led without a connection, and left, is sent as soon as there is one.
+    const send = () =>
+      void import('@wide-fern/client/leftRuns').then(
+        ({ sendLeftRuns }) => sendLeftRuns(account.id),
+        () => undefined,
+      );
+    const timer = setTimeout(send, behind);
+    window.addEventListener('online', send);
+    return () => {
+      clearTimeout(timer);
+      window.removeEventListener('online', send);
+    };
+  }, [account.id]);
   useEffect(() => {
     let stop: (() => void) | undefined;
     let wanted = true;
@@ -88,7 +114,7 @@ export const router = createBrowserRouter([
         shouldRevalidate: () => true,
         ErrorBoundary: Broken,
         children: [
-          { path: '/', lazy: page(() => import('../features/tonight/TonightPage')) },
+          { path: '/', lazy: page(() => import('../features/tonight/TonightPage'), leading) },
           {
             path: '/evenings/new',
             lazy: page(() => import('../features/evenings/NewEveningPage')),
@@ -103,12 +129,13 @@ export const router = createBrowserRouter([
           },
           {
             path: '/evenings/:evening/plan',
-            lazy: page(() => import('../features/plan/PlanPage')),
+            lazy: page(() => import('../features/plan/PlanPage'), leading),
           },
           {
             path: '/evenings/:evening/plan/:item',
-            lazy: page(() => import('../features/plan/PlanPage')),
+            lazy: page(() => import('../features/plan/PlanPage'), leading),
           },
+          { path: '/evenings/:evening/lead/:item', lazy: page(leading) },
           {
             path: '/evenings/:evening/sheet/:item',
             lazy: page(() => import('../features/sheet/SheetPage')),

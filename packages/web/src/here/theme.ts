@@ -22,6 +22,15 @@ export function chooseLight(light: Light): void {
   apply();
 }
 
+/** Dark, whatever was chosen, until it is told to be as before again. */
+export function darkMeanwhile(): () => void {
+  const { classList, style } = document.documentElement;
+  classList.add('dark');
+  classList.remove('light');
+  style.colorScheme = 'dark';
+  return apply;
+}
+
 /** Follows the choice and the device from now on. */
 export function followLight(): void {
   apply();

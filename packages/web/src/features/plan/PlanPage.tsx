@@ -1,5 +1,5 @@
 import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
@@ -8,7 +8,7 @@ import { clockIn } from '@wide-fern/words';
 import { Away } from './Away';
 import { PlanView } from './PlanView';
 import { SavedWords } from './SavedWords';
-import { usePlanEditor } from './usePlanEditor';
+import { usePlanEditor } from '../../here/usePlanEditor';
 
 /** Building brings the catalogue along; it is fetched when it is first asked for. */
 const BuildView = lazy(() =>
@@ -27,6 +27,7 @@ export default function PlanPage() {
 function OnePlan({ evening, item }: { readonly evening: string; readonly item: string }) {
   const { choir, account, mayEdit } = useHere();
   const place = useMemo(() => ({ choir: choir.id, evening, item }), [choir.id, evening, item]);
+  const navigate = useNavigate();
   const [search, setSearch] = useSearchParams();
   // What is shown changes at once; the address follows as soon as it can.
   const [isBuilding, setBuilding] = useState(search.has('build'));
@@ -81,6 +82,7 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
           store={editor.store}
           doneAsked={doneAsked}
           onBuild={() => show(true)}
+          onLead={() => void navigate(`/evenings/${evening}/lead/${item}`)}
         />
       )}
     </Frame>

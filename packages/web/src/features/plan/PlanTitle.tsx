@@ -50,6 +50,11 @@ export function PlanTitle({
       <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
         sheet for the stand
       </WordLink>
+      {mayEdit && plan.segments.length > 0 && (
+        <WordLink to={`/evenings/${evening.id}/lead/${item}`} fontSize="13px">
+          lead it
+        </WordLink>
+      )}
       {mayEdit && plan.segments.length > 0 && (isTooLong(plan) || plan.left >= leastFree) && (
         <WordButton fontSize="13px" onClick={onFit}>
           fit to time

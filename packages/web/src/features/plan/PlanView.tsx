@@ -45,6 +45,7 @@ export function PlanView({
   store,
   doneAsked = 0,
   onBuild,
+  onLead,
 }: {
   readonly evening: Evening;
   readonly item: string;
@@ -53,6 +54,7 @@ export function PlanView({
   readonly doneAsked?: number;
   /** Leads to where warm-ups are built. */
   readonly onBuild: () => void;
+  readonly onLead: () => void;
 }) {
   const { choir, mayEdit } = useHere();
   const { writing } = choir;
@@ -76,7 +78,9 @@ export function PlanView({
   const behind = useBehind(evening, settled);
   const at = document.segments.findIndex(({ id }) => id === chosen);
   const evaluated = plan.segments[at];
-  const acts = usePlanActs(store, frame, evaluated, { build: onBuild, looking, evening, plan });
+  const acts = usePlanActs(store, frame, evaluated, {
+    ...{ build: onBuild, lead: onLead, looking, evening, plan },
+  });
   const { open, setOpen, said, setSaid, actions, go } = acts;
   useEffect(() => {
     if (doneAsked > 0) setOpen((shown) => (shown === 'done' ? 'bench' : 'done'));

@@ -17,7 +17,13 @@ const document = documentOf('coat-off', 'narrow-hum', 'pulley');
 async function view(of = document, role?: 'reader'): Promise<PlanStore> {
   const store = createPlanStore(planOf(of), emptyDocument(tonight));
   await show(
-    <PlanView evening={evening} item="warm-up" store={store} onBuild={() => undefined} />,
+    <PlanView
+      evening={evening}
+      item="warm-up"
+      store={store}
+      onBuild={() => undefined}
+      onLead={() => undefined}
+    />,
     role ? { role } : {},
   );
   return store;
@@ -49,7 +55,13 @@ describe('a plan on the page', () => {
     const store = createPlanStore(planOf(standing), emptyDocument(tonight));
     const seated = { ...evening, forbids: ['standing' as const] };
     await show(
-      <PlanView evening={seated} item="warm-up" store={store} onBuild={() => undefined} />,
+      <PlanView
+        evening={seated}
+        item="warm-up"
+        store={store}
+        onBuild={() => undefined}
+        onLead={() => undefined}
+      />,
     );
     const marked = segments().map((one) => /does not allow/.test(one.getAttribute('aria-label')!));
     expect(marked).toEqual([true, false]);
@@ -453,6 +465,7 @@ describe('the keys of a plan', () => {
       instead: () => undefined,
       whatWasDone: () => undefined,
       openShelf: () => undefined,
+      lead: () => undefined,
       toggleKeys: () => undefined,
     });
   it('are each one’s own, and each has words', () => {

@@ -16,7 +16,7 @@ import { useNavigate } from 'react-router';
 import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
-import { MainButton } from '../../ui/MainButton';
+import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Label, Name, WordLink } from '../../ui/words';
@@ -168,6 +168,16 @@ function NextEvening({
           <MainButton minW="140px" onClick={() => void navigate(mayEdit ? planTo : planPlace)}>
             {mayEdit ? act : 'Look at the plan'}
           </MainButton>
+          {mayEdit && plan.segments.length > 0 && (
+            <Box mt="8px">
+              <QuietButton
+                minW="140px"
+                onClick={() => void navigate(`/evenings/${summary.id}/lead/${item}`)}
+              >
+                Lead it
+              </QuietButton>
+            </Box>
+          )}
           <Label mt="6px">
             {summary.name ? `${summary.name} · ` : ''}
             {dayInWords(summary.startsAt, choir.timeZone)} · {summary.place}

@@ -24,6 +24,7 @@ export interface PlanActs {
   readonly instead: () => void;
   readonly whatWasDone: () => void;
   readonly openShelf: () => void;
+  readonly lead: () => void;
   /** What is drawn, as a table. */
   readonly asTable: () => void;
   readonly toggleKeys: () => void;
@@ -91,6 +92,7 @@ export function planShortcuts(acts: PlanActs): Shortcut[] {
       match: letter('w'),
       act: acts.whatWasDone,
     },
+    { keys: 'l', words: 'lead it', match: letter('l'), act: acts.lead },
     { keys: 'b', words: 'build a warm-up', match: letter('b'), act: acts.build },
     { keys: 'f', words: 'fit to time', match: letter('f'), act: acts.fit },
     { keys: '/', words: 'shelf', match: letter('/'), act: acts.openShelf },

@@ -51,6 +51,7 @@ function useBringing(
 /** What is acted on, beside the plan's store. */
 interface ActsOn {
   readonly build: () => void;
+  readonly lead: () => void;
   readonly looking: RefObject<Looking | undefined>;
   readonly evening: Evening;
   readonly plan: EvaluatedPlan;
@@ -72,7 +73,7 @@ export function usePlanActs(
   store: PlanStore,
   frame: RefObject<HTMLElement | null>,
   evaluated: Evaluated | undefined,
-  { build, looking, evening, plan }: ActsOn,
+  { build, lead, looking, evening, plan }: ActsOn,
 ) {
   const { mayEdit } = useHere();
   const { undo, redo, document } = store.getState();
@@ -119,6 +120,7 @@ export function usePlanActs(
     undo,
     redo,
     build,
+    lead,
     fit: () => setOpen('fit'),
     keepChosen: store.getState().keepChosen,
     onceMore: actions.onceMore,

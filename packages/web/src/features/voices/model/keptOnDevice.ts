@@ -52,7 +52,8 @@ const groupChecks = keptOnDevice('section-check', bySchema(groupCheck));
 /** Keeps a check by who makes it and of whom. */
 const keeper = <T>({ read, keep }: Kept<T>) => ({
   read: (account: string, of: string): T | undefined => read(account, of),
-  keep: (account: string, of: string, value: T | undefined): void => keep([account, of], value),
+  keep: (account: string, of: string, value: T | undefined): void =>
+    void keep([account, of], value),
 });
 
 export const keptChecks = keeper(checks);

@@ -31,4 +31,4 @@ export const readKept = (account: string, choir: string): ReadList | undefined =
 
 /** Keeps a list until it is stored or thrown away, so that a closed tab loses nothing. */
 export const keepList = (account: string, choir: string, list: ReadList | undefined): void =>
-  lists.keep([account, choir], list);
+  void lists.keep([account, choir], list);

@@ -13,4 +13,4 @@ export const keepDraft = (
   choir: string,
   from: string,
   draft: ExerciseDraft | undefined,
-): void => drafts.keep([account, choir, from], draft);
+): void => void drafts.keep([account, choir, from], draft);

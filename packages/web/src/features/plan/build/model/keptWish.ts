@@ -8,4 +8,5 @@ const wishes = keptOnDevice<BuildWish>(
 
 /** What was asked of a warm-up on this device, so that a closed page loses nothing. */
 export const readWish = (...ids: readonly string[]): BuildWish | undefined => wishes.read(...ids);
-export const keepWish = (ids: readonly string[], wish: BuildWish): void => wishes.keep(ids, wish);
+export const keepWish = (ids: readonly string[], wish: BuildWish): void =>
+  void wishes.keep(ids, wish);

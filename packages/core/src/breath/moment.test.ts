@@ -1,0 +1,54 @@
+import fc from 'fast-check';
+import { breathRounds, breathSeconds, type BreathTiming } from '../timing';
+import { breathMoment } from './moment';
+
+const timing: BreathTiming = {
+  ...{ in: 4, hold: 2, out: 8, rest: 2, rounds: 2, tempo: 60 },
+  increment: { in: 0, hold: 0, out: 4, rest: 0 },
+};
+
+describe('where breath is', () => {
+  it.each([
+    [0, 0, 'in', 1, 0],
+    [2, 0, 'in', 3, 0.5],
+    [4.5, 0, 'hold', 1, 1],
+    [10, 0, 'out', 5, 0.5],
+    [15, 0, 'rest', 2, 0],
+    [16, 1, 'in', 1, 0],
+    [28, 1, 'out', 7, 0.5],
+  ])('%s s after the first breath', (seconds, round, of, count, level) => {
+    const counts = { in: 4, hold: 2, out: round === 0 ? 8 : 12, rest: 2 }[of as 'in'];
+    expect(breathMoment(timing, seconds)).toEqual({ round, of, count, counts, level });
+  });
+  it('is nowhere before it and after it', () => {
+    expect(breathMoment(timing, -0.1)).toBeUndefined();
+    expect(breathMoment(timing, breathSeconds(timing))).toBeUndefined();
+  });
+  it('goes through every count of every round in order, and is never more than full', () => {
+    const some = fc.record({
+      ...{ in: fc.nat(6), hold: fc.nat(4), out: fc.nat(9), rest: fc.nat(3) },
+      rounds: fc.integer({ min: 1, max: 4 }),
+      tempo: fc.integer({ min: 40, max: 120 }),
+      increment: fc.constant({ in: 0, hold: 0, out: 1, rest: 0 }),
+    });
+    fc.assert(
+      fc.property(some, (of) => {
+        const said: string[] = [];
+        // In the middle of each count.
+        for (let at = 30 / of.tempo; at < breathSeconds(of); at += 60 / of.tempo) {
+          const moment = breathMoment(of, at)!;
+          expect(moment.level).toBeGreaterThanOrEqual(0);
+          expect(moment.level).toBeLessThanOrEqual(1);
+          said.push(`${moment.round} ${moment.of} ${moment.count}`);
+        }
+        const wanted = breathRounds(of).flatMap((counts, round) =>
+          (['in', 'hold', 'out', 'rest'] as const).flatMap((what) =>
+            Array.from({ length: counts[what] }, (_, i) => `${round} ${what} ${i + 1}`),
+          ),
+        );
+        expect(said).toEqual(wanted);
+      }),
+      { numRuns: 150 },
+    );
+  });
+});

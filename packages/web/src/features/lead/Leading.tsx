@@ -1,0 +1,220 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { isEnded, type KeptRun, type PlanPlace } from '@wide-fern/client';
+import { actOf, givenKey, openings, writtenIn, type Touch } from '@wide-fern/core';
+import { ledPlan, planNow, runAt, type EvaluatedPlan } from '@wide-fern/plan';
+import { sentInWords, standOf, standTime, touchWords } from '@wide-fern/words';
+import { useCallback, useMemo, useRef, useState } from 'react';
+import { useStore } from 'zustand';
+import { useHere } from '../../here/session';
+import { useShortcuts } from '../../ui/useShortcuts';
+import { Name } from '../../ui/words';
+import { Area } from './Area';
+import { BreathShape } from './BreathShape';
+import { Noticed } from './Noticed';
+import { Pain } from './Pain';
+import { Review } from './Review';
+import { SmallTouches } from './SmallTouches';
+import { StandView } from './StandView';
+import { standShortcuts } from './touches';
+import { useAwake, useElapsed, useLead } from './useLead';
+
+/** What is heard of a key that is given, one after the other. */
+function useGiving() {
+  const playing = useRef<{ readonly stop: () => void }>(undefined);
+  const [failed, setFailed] = useState('');
+  const give = async (
+    plan: EvaluatedPlan,
+    open: number,
+    key: number,
+    shift: number,
+    how: 'chord' | 'notes',
+  ) => {
+    const one = plan.segments[open];
+    const opening = one && openings(writtenIn(one.segment), one.computed.repetitions)[key];
+    if (!opening) return;
+    try {
+      const { play } = await import('../../music/hearing/player');
+      playing.current?.stop();
+      playing.current = await play(givenKey(opening, how, shift), null);
+      setFailed('');
+    } catch (error) {
+      setFailed(error instanceof Error ? error.message : '');
+    }
+  };
+  return { give, failed };
+}
+
+/** A run that is led: the stand, and what can be touched. */
+export function Leading({
+  place,
+  begun,
+  onLeave,
+}: {
+  readonly place: PlanPlace;
+  readonly begun: KeptRun;
+  readonly onLeave: () => void;
+}) {
+  const { account, choir } = useHere();
+  const lead = useLead(account.id, place, begun);
+  const { run, sent, isKept } = useStore(lead.store);
+  const now = useElapsed(lead);
+  useAwake();
+  const led = useMemo(() => ledPlan(run.head), [run.head]);
+  const settled = useMemo(() => runAt(led, run.events), [led, run.events]);
+  const plan = useMemo(() => planNow(led, run.events, settled), [led, run.events, settled]);
+  const state = runAt(led, run.events, now);
+  const [isNoticing, setNoticing] = useState(false);
+  const [hurts, setHurts] = useState(false);
+  const { give, failed } = useGiving();
+
+  const touch = (which: Touch) => {
+    const at = runAt(led, lead.store.getState().run.events);
+    // Behind the last key of the last exercise there is the end.
+    const act = actOf(at, which) ?? (which === 'next' ? actOf(at, 'stop') : undefined);
+    if (!act) return;
+    lead.note(act);
+    navigator.vibrate?.(12);
+  };
+  const shortcuts = standShortcuts({
+    touch,
+    undo: lead.undo,
+    give: (how) => void give(plan, settled.open, settled.key ?? 0, settled.shift, how),
+    notice: () => setNoticing((is) => !is),
+  });
+  useShortcuts(shortcuts, true);
+
+  const openId = settled.segments[settled.open]?.id;
+  const present = plan.segments.find(({ segment }) => segment.id === openId)?.segment;
+  /** Seconds since what is going on began. */
+  const since = useCallback(() => {
+    const { events } = lead.store.getState().run;
+    const at = runAt(led, events, lead.elapsed());
+    return at.key === null ? -1 : at.spent;
+  }, [led, lead]);
+
+  if (isEnded(run)) {
+    return (
+      <Review
+        plan={plan}
+        state={state}
+        {...{ sent, isKept }}
+        writing={choir.writing}
+        onUndo={lead.undo}
+        onNote={lead.note}
+        onLeave={onLeave}
+      />
+    );
+  }
+  const stand = standOf(plan, settled, choir.writing);
+  const time = standTime(state, run.head.seconds);
+  const { main, canAgain, canMove } = touchWords(settled, plan);
+  return (
+    <Flex direction="column" h="100dvh" bg="paper" color="ink" overflow="hidden">
+      <Flex
+        as="header"
+        align="baseline"
+        justify="space-between"
+        gap="4px 24px"
+        wrap="wrap"
+        px={{ base: '20px', md: '40px' }}
+        py={{ base: '10px', md: '16px' }}
+        borderBottomWidth={{ md: '1px' }}
+        borderColor="line"
+      >
+        <Flex align="baseline" gap="20px" minW={0}>
+          <Name as="h1" fontSize={{ base: '28px', md: '40px' }} lineHeight="1.2">
+            {stand?.name ?? 'Ready'}
+          </Name>
+          <Box color="inkSoft" fontSize={{ base: '20px', md: '28px' }} whiteSpace="nowrap">
+            {stand ? stand.place : `${plan.segments.length} in all`}
+          </Box>
+        </Flex>
+        <Flex align="baseline" gap="20px" fontSize={{ base: '20px', md: '28px' }}>
+          <Box color={time.isLate ? 'sporeText' : 'inkSoft'}>
+            {settled.isPaused ? 'paused' : settled.isTalking ? 'talking' : time.word}
+          </Box>
+          <Box fontSize={{ base: '28px', md: '40px' }} fontWeight={650} whiteSpace="nowrap">
+            {time.left}
+          </Box>
+        </Flex>
+      </Flex>
+      {stand ? (
+        <StandView
+          stand={stand}
+          breath={
+            present?.exercise.music.kind === 'breath' ? (
+              <BreathShape segment={present} since={since} />
+            ) : undefined
+          }
+        />
+      ) : (
+        <Box flex="1" px={{ base: '20px', md: '40px' }} pt="24px" fontSize="28px">
+          The first one is{' '}
+          <Name as="span">{plan.segments[0]?.segment.exercise.name ?? 'nothing'}</Name>.
+        </Box>
+      )}
+      {hurts && (
+        <Pain
+          onGoOn={() => {
+            setHurts(false);
+            touch('pause');
+          }}
+        />
+      )}
+      {isNoticing && !hurts && (
+        <Noticed
+          sections={plan.document.tonight.sections}
+          onNote={(act) => {
+            lead.note(act);
+            setNoticing(false);
+          }}
+          onPain={() => {
+            setNoticing(false);
+            setHurts(true);
+            lead.note({ kind: 'marked', part: null, word: 'it hurt somebody' });
+            if (!settled.isPaused) touch('pause');
+          }}
+          onClose={() => setNoticing(false)}
+        />
+      )}
+      <SmallTouches
+        state={settled}
+        {...{ canAgain, canMove }}
+        onTouch={touch}
+        onUndo={lead.undo}
+        onGive={(how) => void give(plan, settled.open, settled.key ?? 0, settled.shift, how)}
+        onNotice={() => setNoticing(!isNoticing)}
+        said={failed || sentInWords(sent.kind, isKept)}
+      />
+      <Box
+        display="grid"
+        gap={{ base: '8px', md: '16px' }}
+        gridTemplateColumns={{ base: 'repeat(3, 1fr)', md: '250fr 434fr 234fr 234fr' }}
+        px={{ base: '20px', md: '40px' }}
+        pt="4px"
+        pb={{ base: '12px', md: '24px' }}
+      >
+        <Box gridColumn={{ base: '1 / -1', md: '2' }} gridRow="1">
+          <Area isMain shortcut="space" onClick={() => touch('next')}>
+            {main}
+          </Area>
+        </Box>
+        <Box gridRow={{ base: '2', md: '1' }} gridColumn={{ md: '1' }}>
+          <Area shortcut="a" disabled={!canAgain} onClick={() => touch('again')}>
+            Again
+          </Area>
+        </Box>
+        <Area shortcut="comma" disabled={!canMove} onClick={() => touch('lower')}>
+          Lower
+        </Area>
+        <Area
+          shortcut="o"
+          disabled={settled.open + 1 >= settled.segments.length}
+          onClick={() => touch('on')}
+        >
+          On
+        </Area>
+      </Box>
+    </Flex>
+  );
+}

@@ -1,0 +1,84 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { SentAct } from '@wide-fern/contract';
+import { managing, type Section } from '@wide-fern/core';
+import { managedWords } from '@wide-fern/words';
+import { useState } from 'react';
+import { FormField } from '../../ui/FormField';
+import { WordButton } from '../../ui/words';
+
+const words = ['worked', 'too long', 'once more next time'] as const;
+
+/** What is noticed while it goes on, each with one touch; none of them stops anything. */
+export function Noticed({
+  sections,
+  onNote,
+  onPain,
+  onClose,
+}: {
+  readonly sections: readonly Section[];
+  readonly onNote: (act: SentAct) => void;
+  readonly onPain: () => void;
+  readonly onClose: () => void;
+}) {
+  const [own, setOwn] = useState('');
+  const mark = (word: string, part: string | null = null) => onNote({ kind: 'marked', part, word });
+  const keepOwn = () => {
+    const word = own.trim().slice(0, 120);
+    if (word !== '') mark(word);
+    setOwn('');
+  };
+  const touch = { fontSize: '20px', minH: '44px', px: '6px' } as const;
+  return (
+    <Box
+      as="section"
+      aria-label="What happens"
+      mx={{ base: '20px', md: '40px' }}
+      mb="12px"
+      p="8px 16px"
+      bg="sheet"
+      borderWidth="1px"
+      borderColor="line"
+      borderRadius="3px"
+    >
+      <Flex wrap="wrap" columnGap="20px" align="center">
+        <WordButton {...touch} color="sporeText" onClick={onPain}>
+          it hurts somebody
+        </WordButton>
+        {sections.map(({ id, many }) => (
+          <WordButton key={id} {...touch} onClick={() => mark('strained', id)}>
+            {many} strained
+          </WordButton>
+        ))}
+        {words.map((word) => (
+          <WordButton key={word} {...touch} onClick={() => mark(word)}>
+            {word}
+          </WordButton>
+        ))}
+        {managing.map((how) => (
+          <WordButton key={how} {...touch} onClick={() => onNote({ kind: 'managed', how })}>
+            {managedWords[how]}
+          </WordButton>
+        ))}
+      </Flex>
+      <Flex gap="16px" align="flex-end" wrap="wrap">
+        <Box flex="1 1 240px">
+          <FormField
+            label="in your own words"
+            value={own}
+            maxLength={120}
+            onChange={(event) => setOwn(event.currentTarget.value)}
+            onKeyDown={(event) => {
+              if (event.key === 'Enter') keepOwn();
+            }}
+          />
+        </Box>
+        <WordButton {...touch} onClick={keepOwn}>
+          note it
+        </WordButton>
+        <WordButton {...touch} onClick={onClose}>
+          close
+        </WordButton>
+      </Flex>
+    </Box>
+  );
+}

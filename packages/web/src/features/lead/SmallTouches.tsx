@@ -1,0 +1,81 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Giving, RunState, Touch } from '@wide-fern/core';
+import { useState } from 'react';
+import { WordButton } from '../../ui/words';
+
+interface Small {
+  readonly word: string;
+  readonly act: () => void;
+  readonly isOn: boolean;
+  /** On a phone only among what is opened. */
+  readonly isRare?: boolean;
+}
+
+/** What is touched more rarely, in words. */
+export function SmallTouches({
+  state,
+  canAgain,
+  canMove,
+  onTouch,
+  onUndo,
+  onGive,
+  onNotice,
+  said,
+}: {
+  readonly state: RunState;
+  readonly canAgain: boolean;
+  readonly canMove: boolean;
+  readonly onTouch: (touch: Touch) => void;
+  readonly onUndo: () => void;
+  readonly onGive: (how: Giving) => void;
+  readonly onNotice: () => void;
+  /** What has to be known and is not loud: «offline, kept here». */
+  readonly said: string;
+}) {
+  const [isMore, setMore] = useState(false);
+  const isOpen = state.open >= 0;
+  const touch = (which: Touch) => () => onTouch(which);
+  const all: readonly Small[] = [
+    { word: 'Back', act: touch('back'), isOn: isOpen },
+    { word: 'Undo', act: onUndo, isOn: isOpen },
+    {
+      word: state.isTalking ? 'Singing again' : 'Talking',
+      act: touch('talk'),
+      isOn: canAgain,
+    },
+    { word: 'Note', act: onNotice, isOn: isOpen },
+    { word: 'Higher', act: touch('higher'), isOn: canMove, isRare: true },
+    { word: 'Stay longer', act: touch('stay'), isOn: canAgain && !state.isHeld, isRare: true },
+    { word: state.isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
+    { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
+    { word: 'First notes', act: () => onGive('notes'), isOn: canMove, isRare: true },
+    { word: 'End', act: touch('stop'), isOn: true, isRare: true },
+  ];
+  const size = { fontSize: { base: '18px', md: '20px', xl: '24px' }, minH: '44px' } as const;
+  return (
+    <Flex px={{ base: '20px', md: '40px' }} columnGap="22px" wrap="wrap" align="center">
+      {all.map(({ word, act, isOn, isRare }) => (
+        <WordButton
+          key={word}
+          {...size}
+          display={{ base: isRare && !isMore ? 'none' : 'block', md: 'block' }}
+          disabled={!isOn}
+          onClick={act}
+        >
+          {word}
+        </WordButton>
+      ))}
+      <WordButton
+        {...size}
+        display={{ md: 'none' }}
+        aria-expanded={isMore}
+        onClick={() => setMore(!isMore)}
+      >
+        {isMore ? 'less' : 'more'}
+      </WordButton>
+      <Box ml="auto" fontSize="17px" color="inkSoft" role="status">
+        {said}
+      </Box>
+    </Flex>
+  );
+}
