@@ -1,0 +1,124 @@
+import { expect, test, type Page } from '@playwright/test';
+import { runSchema, runSummarySchema, z, type Run } from '@wide-fern/contract';
+import { runState } from '@wide-fern/core';
+import { ledSegments } from '@wide-fern/plan';
+import type { Evening } from '@wide-fern/contract';
+import { expectAccessible } from './accessible';
+import {
+  expectNoComplaints,
+  newEvening,
+  newPerson,
+  planAddress,
+  storePlan,
+  type Person,
+} from './person';
+
+/** The one run of an evening as the server has it. */
+async function storedRun(person: Person, evening: Evening): Promise<Run> {
+  const address = `${planAddress(person, evening)}/runs`;
+  const runs = z.array(runSummarySchema).parse(await (await person.request.get(address)).json());
+  expect(runs).toHaveLength(1);
+  return runSchema.parse(await (await person.request.get(`${address}/${runs[0]!.id}`)).json());
+}
+const stateOf = ({ head, events }: Run) => runState(ledSegments(head.document), events);
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+const begin = async (page: Page, evening: Evening) => {
+  await page.goto(`/evenings/${evening.id}/lead/warm-up`);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(heading(page)).toHaveText('Ready');
+};
+
+test('a whole warm-up by the pedal, on a clock that runs faster', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  const document = await storePlan(person, evening, ['coat-off', 'long-s', 'slate-steps']);
+  const led = ledSegments(document);
+  const page = await person.context.newPage();
+  await page.clock.install();
+  await begin(page, evening);
+  await expectAccessible(page);
+
+  const sung: string[] = [];
+  for (const segment of led) {
+    await page.keyboard.press('PageDown');
+    await expect(heading(page)).not.toHaveText('Ready');
+    await page.clock.fastForward(1000 * segment.talk);
+    for (const { span } of segment.keys) {
+      await page.keyboard.press('PageDown');
+      await page.clock.fastForward(Math.round(1000 * span));
+      const now = page.getByLabel(/^now /);
+      if (segment.id === led[2]!.id) sung.push((await now.textContent()) ?? '');
+    }
+  }
+  await expect(heading(page)).toHaveText('Slate steps');
+  await expectAccessible(page);
+  const names = await page
+    .getByRole('list', { name: 'Keys' })
+    .getByRole('listitem')
+    .allTextContents();
+  expect(sung).toEqual(names);
+  await page.keyboard.press('PageDown');
+  await expect(heading(page)).toHaveText('What happened');
+  await page.getByRole('button', { name: 'Slate steps: all managed' }).click();
+  await expect(page.getByText('kept with the evening')).toBeVisible();
+  await expectAccessible(page);
+
+  // The server has what was planned, done as it was planned: each key once, in its time.
+  const { records, isOver } = stateOf(await storedRun(person, evening));
+  expect(isOver).toBe(true);
+  expect(records.map(({ keys }) => keys.map(({ key }) => key))).toEqual(
+    led.map(({ keys }) => keys.map((_, i) => i)),
+  );
+  for (const [i, { singing, talk }] of records.entries()) {
+    const planned = led[i]!.keys.reduce((sum, { span }) => sum + span, 0);
+    expect(Math.abs(singing - planned)).toBeLessThan(0.1 * planned + 8);
+    expect(Math.abs(talk - led[i]!.talk)).toBeLessThan(8);
+  }
+  expect(records[2]!.managed).toEqual(['all']);
+  expectNoComplaints(person.context);
+});
+
+test('without the network in the middle, reloaded, and back: nothing lost, nothing twice', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser, { serviceWorkers: 'allow' });
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const page = await person.context.newPage();
+  // The stand is fetched behind the plan, so that it is here without a connection.
+  await page.goto('/');
+  await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
+  await page.goto(`/evenings/${evening.id}/plan`);
+  await page.waitForFunction(async () => {
+    const cache = await caches.open('wide-fern-shell');
+    return (await cache.keys()).some(({ url }) => url.includes('LeadPage'));
+  });
+  await person.context.setOffline(true);
+  await page.getByRole('link', { name: 'lead it' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('offline, kept here')).toBeVisible();
+  await expect(heading(page)).toHaveText('Coat off');
+
+  // The tab is closed; another one goes on where it was.
+  await page.close();
+  const again = await person.context.newPage();
+  await again.goto(`/evenings/${evening.id}/lead/warm-up`);
+  await again.getByRole('button', { name: 'Carry on' }).click();
+  await expect(heading(again)).toHaveText('Coat off');
+  await expect(again.getByText('2 of 5')).toBeVisible();
+  await again.keyboard.press('o');
+  await expect(heading(again)).toHaveText('Pulley');
+  await again.keyboard.press(' ');
+  await again.keyboard.press('a');
+
+  await person.context.setOffline(false);
+  await expect(again.getByText('offline, kept here')).toBeHidden({ timeout: 30_000 });
+  const { events } = await storedRun(person, evening);
+  expect(events.map(({ act }) => act.kind)).toEqual([
+    ...['opened', 'began', 'began', 'opened', 'began', 'again'],
+  ]);
+  expect(events.map(({ n }) => n)).toEqual([0, 1, 2, 3, 4, 5]);
+});

@@ -1,0 +1,166 @@
+import { act, fireEvent, screen, within } from '@testing-library/react';
+import { keepRun, lastKeptRun } from '@wide-fern/client';
+import type { SentEvent } from '@wide-fern/contract';
+import { documentOf, planOf } from '@wide-fern/plan/testing';
+import { eveningFor } from '../../testing/evening';
+import { ids, show, tidy } from '../../testing/page';
+import { serve } from '../../testing/served';
+import LeadPage from './LeadPage';
+
+const document_ = documentOf('coat-off', 'slate-steps');
+const evening = { ...eveningFor(), id: ids.one };
+const place = { choir: ids.choir, evening: ids.one, item: 'warm-up' };
+const address = {
+  path: `/evenings/${ids.one}/lead/warm-up`,
+  pattern: '/evenings/:evening/lead/:item',
+};
+
+/** A server with the plan, that keeps what is sent to it. */
+function served() {
+  const kept = new Map<string, SentEvent>();
+  const server = serve({
+    showEvening: () => evening,
+    showPlan: () => ({ plan: planOf(document_) }),
+    savePlan: () => planOf(document_, 2),
+    sendRun: ({ body }) => {
+      for (const event of body.events) kept.set(event.id, event);
+      return { events: kept.size };
+    },
+  });
+  return { server, kept: () => [...kept.values()] };
+}
+const touch = (name: string | RegExp) => fireEvent.click(screen.getByRole('button', { name }));
+const press = (key: string) => fireEvent.keyDown(window, { key });
+const kinds = () => lastKeptRun(ids.account, place)!.events.map(({ act: { kind } }) => kind);
+const begin = async () => {
+  await show(<LeadPage />, address);
+  fireEvent.click(await screen.findByRole('button', { name: 'Begin' }));
+};
+
+beforeEach(() => localStorage.clear());
+afterEach(tidy);
+
+describe('leading', () => {
+  it('goes through a warm-up by one key, and says at its end what happened', async () => {
+    served();
+    await begin();
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Ready');
+    press('PageDown');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Coat off');
+    // Five movements, then its explaining and seven keys, then the end.
+    for (let i = 0; i < 6; i += 1) press('PageDown');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Slate steps');
+    const keys = within(screen.getByRole('list', { name: 'Keys' })).getAllByRole('listitem');
+    expect(keys).toHaveLength(7);
+    for (let i = 0; i < 7; i += 1) press(' ');
+    expect(screen.getByRole('button', { name: /^End/ })).toBeTruthy();
+    press(' ');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('What happened');
+    touch('Slate steps: most managed');
+    expect(screen.getByText('most managed', { selector: 'div' })).toBeTruthy();
+    expect(kinds().at(-1)).toBe('managed');
+  });
+
+  it('shows the key, the parts, and what is lowered at once', async () => {
+    served();
+    await begin();
+    press('o');
+    press('o');
+    press('PageDown');
+    const now = () => screen.getByLabelText(/^now /).textContent;
+    const first = () =>
+      within(screen.getByRole('list', { name: 'First notes' })).getAllByRole('listitem')[1]!
+        .textContent;
+    const [key, alto] = [now(), first()];
+    touch(/^Lower/);
+    expect(now()).not.toBe(key);
+    expect(first()).not.toBe(alto);
+    press('.');
+    expect([now(), first()]).toEqual([key, alto]);
+    press('u');
+    press('u');
+    press('u');
+    expect(screen.getByLabelText(/^first /).textContent).toBe(key);
+  });
+
+  it('keeps everything at once, and goes on where it was with one touch', async () => {
+    served();
+    await begin();
+    press('PageDown');
+    press('PageDown');
+    press('PageDown');
+    expect(kinds()).toEqual(['opened', 'began', 'began']);
+    tidy();
+    // The server is away now: the device has all it takes.
+    serve({});
+    await show(<LeadPage />, address);
+    touch('Carry on');
+    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Coat off');
+    press('PageUp');
+    expect(kinds()).toEqual(['opened', 'began', 'began', 'began']);
+    expect(await screen.findByText('offline, kept here')).toBeTruthy();
+  });
+
+  it('sends all of it when the server is back, once', async () => {
+    const { server, kept } = served();
+    const { sendRun, ...others } = server.answers;
+    server.answers = others;
+    await begin();
+    press('PageDown');
+    press('PageDown');
+    await screen.findByText('offline, kept here');
+    server.answers = { ...others, sendRun: sendRun! };
+    await act(async () => {
+      window.dispatchEvent(new Event('online'));
+      await Promise.resolve();
+    });
+    press('s');
+    await screen.findByText('', { selector: '[role=status]:empty' });
+    expect(kept().map(({ act: { kind } }) => kind)).toEqual(['opened', 'began', 'held']);
+  });
+
+  it('begins anew where that is wanted: what was left is over, and not lost', async () => {
+    const { kept } = served();
+    const run = {
+      id: ids.two,
+      head: { startedAt: '2026-12-01T18:30:00.000Z', seconds: 900, document: document_ },
+      events: [{ id: 'x', n: 0, at: 0, act: { kind: 'opened' as const, segment: 'coat-off' } }],
+      known: [],
+      begun: false,
+    };
+    keepRun(ids.account, place, run);
+    await show(<LeadPage />, address);
+    touch('Begin anew');
+    await screen.findByRole('button', { name: 'Begin' });
+    expect(kept().map(({ act: { kind } }) => kind)).toEqual(['opened', 'ended']);
+  });
+
+  it('notes what happens in one touch, and stops for pain before anything else', async () => {
+    served();
+    await begin();
+    press('PageDown');
+    press('PageDown');
+    press('m');
+    touch('sopranos strained');
+    press('m');
+    touch('it hurts somebody');
+    expect(screen.getByRole('alert').textContent).toMatch(
+      /^Stop\. Nobody sings through pain\..*doctor/,
+    );
+    expect(kinds().slice(-3)).toEqual(['marked', 'marked', 'paused']);
+    fireEvent.click(within(screen.getByRole('alert')).getByRole('button', { name: 'Go on' }));
+    expect(kinds().at(-1)).toBe('resumed');
+  });
+
+  it('has nothing to lead where nothing is planned, and is not for readers', async () => {
+    serve({
+      showEvening: () => evening,
+      showPlan: () => ({ plan: planOf({ ...document_, segments: [] }) }),
+    });
+    await show(<LeadPage />, address);
+    expect(await screen.findByText('There is nothing to lead yet')).toBeTruthy();
+    tidy();
+    await show(<LeadPage />, { ...address, role: 'reader' });
+    expect(screen.getByText('Warm-ups are led by a director or deputy')).toBeTruthy();
+  });
+});
