@@ -28,6 +28,27 @@ const begin = async (page: Page, evening: Evening) => {
   await expect(heading(page)).toHaveText('Ready');
 };
 
+/** Whether a page's code lies on the device with all that it needs at first. */
+const isReadable = (page: Page, name: string): Promise<boolean> =>
+  page.evaluate(async (wanted) => {
+    const cache = await caches.open('wide-fern-shell');
+    const urls = (await cache.keys()).map(({ url }) => url);
+    const left = urls.filter((url) => url.includes(wanted) && url.endsWith('.js'));
+    const seen = new Set(left);
+    if (left.length === 0) return false;
+    for (let url = left.pop(); url !== undefined; url = left.pop()) {
+      const found = await cache.match(url);
+      if (!found) return false;
+      // What it imports at once; what it asks for later stands in calls.
+      for (const [, path] of (await found.text()).matchAll(/(?:from|import)"(\.\/[^"]+\.js)"/g)) {
+        const needed = new URL(path!, url).href;
+        if (!seen.has(needed)) left.push(needed);
+        seen.add(needed);
+      }
+    }
+    return true;
+  }, name);
+
 test('a whole warm-up by the pedal, on a clock that runs faster', async ({ browser }) => {
   const person = await newPerson(browser);
   const evening = await newEvening(person);
@@ -89,10 +110,7 @@ test('without the network in the middle, reloaded, and back: nothing lost, nothi
   await page.goto('/');
   await page.waitForFunction(() => navigator.serviceWorker.controller !== null);
   await page.goto(`/evenings/${evening.id}/plan`);
-  await page.waitForFunction(async () => {
-    const cache = await caches.open('wide-fern-shell');
-    return (await cache.keys()).some(({ url }) => url.includes('LeadPage'));
-  });
+  await expect.poll(() => isReadable(page, 'LeadPage'), { timeout: 20_000 }).toBe(true);
   await person.context.setOffline(true);
   await page.getByRole('link', { name: 'lead it' }).click();
   await page.getByRole('button', { name: 'Begin' }).click();

@@ -82,7 +82,8 @@ class Sender {
         const there = new Set(known);
         const fresh = events.filter((event) => !there.has(event.id));
         if (fresh.length === 0 && begun) break;
-        this.tell({ kind: 'sending' });
+        // After it failed, nothing else is said until it got through.
+        if (this.failures === 0) this.tell({ kind: 'sending' });
         await this.world.send(id, { ...(begun ? {} : { head }), events: fresh });
         this.failures = 0;
         this.stored(fresh.map((event) => event.id));
