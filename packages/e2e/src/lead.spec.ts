@@ -6,6 +6,7 @@ import type { Evening } from '@wide-fern/contract';
 import { expectAccessible } from './accessible';
 import {
   expectNoComplaints,
+  join,
   newEvening,
   newPerson,
   planAddress,
@@ -139,4 +140,42 @@ test('without the network in the middle, reloaded, and back: nothing lost, nothi
     ...['opened', 'began', 'began', 'opened', 'began', 'again'],
   ]);
   expect(events.map(({ n }) => n)).toEqual([0, 1, 2, 3, 4, 5]);
+});
+
+test('another screen follows whoever leads, and shows afterwards what happened', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const pianist = await newPerson(browser);
+  await join(person, pianist, 'reader');
+  const page = await person.context.newPage();
+  await begin(page, evening);
+  await page.keyboard.press('o');
+
+  const other = await pianist.context.newPage();
+  await other.addInitScript(
+    (choir) => localStorage.setItem('wide-fern:choir', choir),
+    person.choir,
+  );
+  await other.goto(`/evenings/${evening.id}/plan`);
+  await other.getByRole('link', { name: 'Wren Aldous leads it now: follow' }).click();
+  await expect(heading(other)).toHaveText('Coat off');
+  await expectAccessible(other);
+  await page.keyboard.press('o');
+  await expect(heading(other)).toHaveText('Pulley');
+  await page.keyboard.press(' ');
+  await page.keyboard.press(' ');
+  const key = (await page.getByLabel(/^now /).textContent()) ?? '';
+  await expect(other.getByLabel(/^now /)).toHaveText(key);
+  // Taken back here, it is taken back there.
+  await page.keyboard.press('u');
+  await expect(other.getByLabel(/^now /)).not.toHaveText(key);
+
+  await page.getByRole('button', { name: 'End', exact: true }).click();
+  await expect(heading(other)).toHaveText('What happened');
+  await expect(other.getByRole('list', { name: 'What happened' })).toContainText('Pulley');
+  await expectAccessible(other);
+  expectNoComplaints(pianist.context);
 });

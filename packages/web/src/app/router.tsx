@@ -137,6 +137,10 @@ export const router = createBrowserRouter([
           },
           { path: '/evenings/:evening/lead/:item', lazy: page(leading) },
           {
+            path: '/evenings/:evening/led/:item',
+            lazy: page(() => import('../features/lead/LedPage')),
+          },
+          {
             path: '/evenings/:evening/sheet/:item',
             lazy: page(() => import('../features/sheet/SheetPage')),
           },

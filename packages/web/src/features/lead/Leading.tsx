@@ -1,21 +1,20 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { isEnded, type KeptRun, type PlanPlace } from '@wide-fern/client';
 import { actOf, givenKey, openings, writtenIn, type Touch } from '@wide-fern/core';
-import { ledPlan, planNow, runAt, type EvaluatedPlan } from '@wide-fern/plan';
-import { sentInWords, standOf, standTime, touchWords } from '@wide-fern/words';
-import { useCallback, useMemo, useRef, useState } from 'react';
+import { runAt, type EvaluatedPlan } from '@wide-fern/plan';
+import { sentInWords, touchWords } from '@wide-fern/words';
+import { useCallback, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { useShortcuts } from '../../ui/useShortcuts';
-import { Name } from '../../ui/words';
 import { Area } from './Area';
-import { BreathShape } from './BreathShape';
 import { Noticed } from './Noticed';
+import { OnStand } from './OnStand';
 import { Pain } from './Pain';
 import { Review } from './Review';
 import { SmallTouches } from './SmallTouches';
-import { StandView } from './StandView';
 import { standShortcuts } from './touches';
+import { useShown } from './useShown';
 import { useAwake, useElapsed, useLead } from './useLead';
 
 /** What is heard of a key that is given, one after the other. */
@@ -59,10 +58,8 @@ export function Leading({
   const { run, sent, isKept } = useStore(lead.store);
   const now = useElapsed(lead);
   useAwake();
-  const led = useMemo(() => ledPlan(run.head), [run.head]);
-  const settled = useMemo(() => runAt(led, run.events), [led, run.events]);
-  const plan = useMemo(() => planNow(led, run.events, settled), [led, run.events, settled]);
-  const state = runAt(led, run.events, now);
+  const shown = useShown(run, now, choir.writing);
+  const { led, settled, plan, state } = shown;
   const [isNoticing, setNoticing] = useState(false);
   const [hurts, setHurts] = useState(false);
   const { give, failed } = useGiving();
@@ -83,8 +80,6 @@ export function Leading({
   });
   useShortcuts(shortcuts, true);
 
-  const openId = settled.segments[settled.open]?.id;
-  const present = plan.segments.find(({ segment }) => segment.id === openId)?.segment;
   /** Seconds since what is going on began. */
   const since = useCallback(() => {
     const { events } = lead.store.getState().run;
@@ -105,54 +100,10 @@ export function Leading({
       />
     );
   }
-  const stand = standOf(plan, settled, choir.writing);
-  const time = standTime(state, run.head.seconds);
   const { main, canAgain, canMove } = touchWords(settled, plan);
   return (
     <Flex direction="column" h="100dvh" bg="paper" color="ink" overflow="hidden">
-      <Flex
-        as="header"
-        align="baseline"
-        justify="space-between"
-        gap="4px 24px"
-        wrap="wrap"
-        px={{ base: '20px', md: '40px' }}
-        py={{ base: '10px', md: '16px' }}
-        borderBottomWidth={{ md: '1px' }}
-        borderColor="line"
-      >
-        <Flex align="baseline" gap="20px" minW={0}>
-          <Name as="h1" fontSize={{ base: '28px', md: '40px' }} lineHeight="1.2">
-            {stand?.name ?? 'Ready'}
-          </Name>
-          <Box color="inkSoft" fontSize={{ base: '20px', md: '28px' }} whiteSpace="nowrap">
-            {stand ? stand.place : `${plan.segments.length} in all`}
-          </Box>
-        </Flex>
-        <Flex align="baseline" gap="20px" fontSize={{ base: '20px', md: '28px' }}>
-          <Box color={time.isLate ? 'sporeText' : 'inkSoft'}>
-            {settled.isPaused ? 'paused' : settled.isTalking ? 'talking' : time.word}
-          </Box>
-          <Box fontSize={{ base: '28px', md: '40px' }} fontWeight={650} whiteSpace="nowrap">
-            {time.left}
-          </Box>
-        </Flex>
-      </Flex>
-      {stand ? (
-        <StandView
-          stand={stand}
-          breath={
-            present?.exercise.music.kind === 'breath' ? (
-              <BreathShape segment={present} since={since} />
-            ) : undefined
-          }
-        />
-      ) : (
-        <Box flex="1" px={{ base: '20px', md: '40px' }} pt="24px" fontSize="28px">
-          The first one is{' '}
-          <Name as="span">{plan.segments[0]?.segment.exercise.name ?? 'nothing'}</Name>.
-        </Box>
-      )}
+      <OnStand {...shown} since={since} />
       {hurts && (
         <Pain
           onGoOn={() => {

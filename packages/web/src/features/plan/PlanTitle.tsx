@@ -9,6 +9,7 @@ import {
   madeForInWords,
   type Clock,
 } from '@wide-fern/words';
+import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton, WordLink } from '../../ui/words';
@@ -50,6 +51,7 @@ export function PlanTitle({
       <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
         sheet for the stand
       </WordLink>
+      <LedWords place={{ choir: choir.id, evening: evening.id, item }} />
       {mayEdit && plan.segments.length > 0 && (
         <WordLink to={`/evenings/${evening.id}/lead/${item}`} fontSize="13px">
           lead it

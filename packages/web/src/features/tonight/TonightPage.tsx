@@ -15,6 +15,7 @@ import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
+import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
@@ -221,7 +222,8 @@ function NextEvening({
             {endInWords(plan, start, clock)}{' '}
             <WordLink fontSize="13px" to={`/evenings/${summary.id}/sheet/${item}`}>
               sheet for the stand
-            </WordLink>
+            </WordLink>{' '}
+            <LedWords place={{ choir: choir.id, evening: summary.id, item }} />
             <Box as="span" ml="14px">
               <SignsWord {...signs} />
             </Box>

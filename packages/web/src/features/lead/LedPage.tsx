@@ -1,0 +1,174 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { messageOf, runQuery, runsQuery, type PlanPlace } from '@wide-fern/client';
+import type { Run } from '@wide-fern/contract';
+import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useParams } from 'react-router';
+import { Frame } from '../../here/Frame';
+import { useHere } from '../../here/session';
+import { darkMeanwhile } from '../../here/theme';
+import { usePageTitle } from '../../here/usePageTitle';
+import { Empty, Failed, Loading } from '../../ui/states';
+import { Name, WordButton, WordLink } from '../../ui/words';
+import { HappenedList } from './HappenedList';
+import { OnStand } from './OnStand';
+import { useAwake } from './useLead';
+import { useShown } from './useShown';
+
+/** A warm-up while it is led elsewhere, and afterwards what happened. */
+export default function LedPage() {
+  const { evening = '', item = 'warm-up' } = useParams();
+  const { choir } = useHere();
+  const place = useMemo(() => ({ choir: choir.id, evening, item }), [choir.id, evening, item]);
+  return <Runs key={`${evening}/${item}`} place={place} />;
+}
+
+function Runs({ place }: { readonly place: PlanPlace }) {
+  const { choir } = useHere();
+  const runs = useQuery(runsQuery(place));
+  const [chosen, setChosen] = useState<string>();
+  const latest = runs.data?.find(({ id }) => id === chosen) ?? runs.data?.[0];
+  const back = `/evenings/${place.evening}/plan/${place.item}`;
+  if (runs.error && !runs.data) {
+    return (
+      <Frame place="Tonight">
+        <Failed message={messageOf(runs.error)} onRetry={() => void runs.refetch()} />
+      </Frame>
+    );
+  }
+  if (!runs.data) {
+    return (
+      <Frame place="Tonight">
+        <Loading what="what happened" />
+      </Frame>
+    );
+  }
+  if (!latest) {
+    return (
+      <Frame place="Tonight">
+        <Empty title="This warm-up was not led yet">
+          <WordLink to={back}>Look at the plan</WordLink>
+        </Empty>
+      </Frame>
+    );
+  }
+  if (latest.endedAt === null) return <FollowedRun place={place} run={latest.id} back={back} />;
+  const clock = clockIn(choir.timeZone, choir.clock);
+  return (
+    <Frame place="Tonight">
+      <EndedRun key={latest.id} place={place} run={latest.id} back={back} />
+      {runs.data.length > 1 && (
+        <Flex px={{ base: '20px', md: '40px' }} pb="24px" gap="20px" wrap="wrap" fontSize="18px">
+          {runs.data.map(({ id, startedAt, ledBy }) => (
+            <WordButton
+              key={id}
+              minH="44px"
+              aria-pressed={id === latest.id}
+              onClick={() => setChosen(id)}
+            >
+              {dayInWords(startedAt, choir.timeZone)} {clock.minute(Date.parse(startedAt))}
+              {ledBy && `, ${ledBy}`}
+            </WordButton>
+          ))}
+        </Flex>
+      )}
+    </Frame>
+  );
+}
+
+interface OneRun {
+  readonly place: PlanPlace;
+  readonly run: string;
+  readonly back: string;
+}
+
+function FollowedRun({ place, run, back }: OneRun) {
+  const found = useQuery(runQuery(place, run));
+  const { choir } = useHere();
+  const page = useRef<HTMLElement>(null);
+  usePageTitle(page, choir.name);
+  useEffect(darkMeanwhile, []);
+  return (
+    <Box as="main" ref={page} minH="100dvh" bg="paper" color="ink">
+      {found.data ? (
+        <Following run={found.data} back={back} />
+      ) : found.error ? (
+        <Failed message={messageOf(found.error)} onRetry={() => void found.refetch()} />
+      ) : (
+        <Loading what="the stand" />
+      )}
+    </Box>
+  );
+}
+
+function EndedRun({ place, run, back }: OneRun) {
+  const found = useQuery(runQuery(place, run));
+  if (found.data) return <Afterwards run={found.data} back={back} />;
+  if (!found.error) return <Loading what="what happened" />;
+  return <Failed message={messageOf(found.error)} onRetry={() => void found.refetch()} />;
+}
+
+/** Milliseconds since a run began, by this device's clock; never less than what happened last. */
+function useSince({ startedAt, events }: Run): () => number {
+  const last = events.at(-1)?.at ?? 0;
+  return useMemo(() => () => Math.max(last, Date.now() - Date.parse(startedAt)), [last, startedAt]);
+}
+
+/** The stand on another screen: it follows whoever leads, and touches nothing. */
+function Following({ run, back }: { readonly run: Run; readonly back: string }) {
+  const { choir } = useHere();
+  const since = useSince(run);
+  const [now, setNow] = useState(since);
+  useAwake();
+  useEffect(() => {
+    const timer = setInterval(() => setNow(since()), 250);
+    return () => clearInterval(timer);
+  }, [since]);
+  const shown = useShown(run, Math.max(now, run.events.at(-1)?.at ?? 0), choir.writing);
+  const { settled } = shown;
+  const begun = settled.elapsed - settled.spent;
+  return (
+    <Flex direction="column" h="100dvh" overflow="hidden">
+      <OnStand {...shown} since={() => (settled.key === null ? -1 : since() / 1000 - begun)} />
+      <Flex
+        px={{ base: '20px', md: '40px' }}
+        pb="16px"
+        gap="24px"
+        align="center"
+        fontSize="20px"
+        color="inkSoft"
+      >
+        <Box>{run.ledBy} leads; this screen follows.</Box>
+        <WordLink to={back} minH="44px">
+          the plan
+        </WordLink>
+      </Flex>
+    </Flex>
+  );
+}
+
+/** What happened, when it is over. */
+function Afterwards({ run, back }: { readonly run: Run; readonly back: string }) {
+  const { choir } = useHere();
+  const { plan, settled } = useShown(run, run.events.at(-1)?.at ?? 0, choir.writing);
+  const clock = clockIn(choir.timeZone, choir.clock);
+  return (
+    <Box p={{ base: '20px', md: '40px' }} maxW="900px">
+      <Name as="h1" fontSize="34px">
+        What happened
+      </Name>
+      <Box fontSize="18px" color="inkSoft">
+        {dayInWords(run.startedAt, choir.timeZone)}, from {clock.minute(Date.parse(run.startedAt))}
+        {run.ledBy && `, led by ${run.ledBy}`}
+      </Box>
+      <Box fontSize="20px" mb="16px">
+        {happenedInAll(plan, settled)}
+      </Box>
+      <HappenedList rows={happened(plan, settled, choir.writing)} />
+      <Box mt="16px">
+        <WordLink to={back}>to the plan</WordLink>
+      </Box>
+    </Box>
+  );
+}
