@@ -179,3 +179,36 @@ test('another screen follows whoever leads, and shows afterwards what happened',
   await expectAccessible(other);
   expectNoComplaints(pianist.context);
 });
+
+test('late: one line offers what loses least, one touch takes it, one takes it back', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  const ids = ['coat-off', 'long-s', 'narrow-hum', 'pulley', 'slate-steps', 'lantern-chord'];
+  await storePlan(person, evening, ids);
+  const page = await person.context.newPage();
+  await page.clock.install();
+  await begin(page, evening);
+  await page.keyboard.press('PageDown');
+  // Ten minutes of talk before the first movement.
+  await page.clock.fastForward('10:00');
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText(/\d:\d\d late$/)).toBeVisible();
+  const offer = page.getByRole('status').filter({ hasText: 'ends' });
+  await expect(offer).toBeVisible({ timeout: 30_000 });
+  await expect(offer).toContainText('as it stands');
+  await expectAccessible(page);
+  await offer.getByRole('button', { name: 'Take it' }).click();
+  await expect(page.getByText(/\d:\d\d late$/)).toBeHidden();
+  const taken = async () => (await storedRun(person, evening)).events.map(({ act }) => act.kind);
+  await expect.poll(taken).toEqual(['opened', 'began', 'renewed']);
+  const state = stateOf(await storedRun(person, evening));
+  expect(state.segments.length).toBeLessThan(ids.length);
+  await page.keyboard.press('u');
+  await expect(page.getByText(/\d:\d\d late$/)).toBeVisible();
+  await expect
+    .poll(async () => stateOf(await storedRun(person, evening)).segments.length)
+    .toBe(ids.length);
+  expectNoComplaints(person.context);
+});

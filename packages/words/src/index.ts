@@ -46,5 +46,6 @@ export * from './sheet';
 export * from './plan/table';
 export * from './plan/wished';
 export * from './run/happened';
+export * from './run/late';
 export * from './run/stand';
 export * from './run/touch';

@@ -3,7 +3,7 @@ import { isEnded, type KeptRun, type PlanPlace } from '@wide-fern/client';
 import { actOf, givenKey, openings, writtenIn, type Touch } from '@wide-fern/core';
 import { runAt, type EvaluatedPlan } from '@wide-fern/plan';
 import { sentInWords, touchWords } from '@wide-fern/words';
-import { useCallback, useRef, useState } from 'react';
+import { lazy, Suspense, useCallback, useRef, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { useShortcuts } from '../../ui/useShortcuts';
@@ -16,6 +16,14 @@ import { SmallTouches } from './SmallTouches';
 import { standShortcuts } from './touches';
 import { useShown } from './useShown';
 import { useAwake, useElapsed, useLead } from './useLead';
+
+/** Not needed for the first key; where it cannot be fetched nothing is offered. */
+const LateOffer = lazy(() =>
+  import('./LateOffer').then(
+    (it) => it,
+    () => ({ default: () => null }),
+  ),
+);
 
 /** What is heard of a key that is given, one after the other. */
 function useGiving() {
@@ -127,6 +135,16 @@ export function Leading({
           }}
           onClose={() => setNoticing(false)}
         />
+      )}
+      {!isNoticing && !hurts && (
+        <Suspense fallback={null}>
+          <LateOffer
+            {...{ place, plan, state }}
+            seconds={run.head.seconds}
+            startedAt={run.head.startedAt}
+            onTake={lead.note}
+          />
+        </Suspense>
       )}
       <SmallTouches
         state={settled}

@@ -5,7 +5,7 @@ import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { Failed, Loading } from '../../../ui/states';
 import { workerBuilder, type Builder } from './model/builder';
-import { useKnown } from './model/useKnown';
+import { useKnown } from '../../../here/useKnown';
 import { Proposals } from './Proposals';
 
 /** Which warm-up, and why this one? In the place of the plan's drawing, on the same clock. */

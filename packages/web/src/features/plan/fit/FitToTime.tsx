@@ -18,8 +18,8 @@ import { MainButton } from '../../../ui/MainButton';
 import { Failed, Loading } from '../../../ui/states';
 import { Stepper } from '../../../ui/Stepper';
 import { Label, Name, WordButton } from '../../../ui/words';
-import { useKnown } from '../build/model/useKnown';
-import { workerOffers, type Offers } from './offers';
+import { useKnown } from '../../../here/useKnown';
+import { workerOffers, type Offers } from '../../../here/offers/offers';
 
 interface Fitting {
   readonly evening: Evening;

@@ -9,7 +9,7 @@ import { eveningFor } from '../../../testing/evening';
 import { show, tidy } from '../../../testing/page';
 import { serve } from '../../../testing/served';
 import { FitToTime } from './FitToTime';
-import type { Offers } from './offers';
+import type { Offers } from '../../../here/offers/offers';
 
 const solver = highsSolver();
 /** Offers sought in this very thread. */

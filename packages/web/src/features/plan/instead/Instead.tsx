@@ -15,7 +15,7 @@ import { candidate } from '@wide-fern/plan';
 import { useHere } from '../../../here/session';
 import { Failed, Loading } from '../../../ui/states';
 import { Label, Name, WordButton } from '../../../ui/words';
-import { useKnown } from '../build/model/useKnown';
+import { useKnown } from '../../../here/useKnown';
 
 interface Asked {
   readonly evening: Evening;

@@ -3,8 +3,8 @@ import { eveningsQuery, exercisesQuery } from '@wide-fern/client';
 import type { Evening, Exercise, PlanDocument } from '@wide-fern/contract';
 import type { Known } from '@wide-fern/plan';
 import { useMemo } from 'react';
-import { builtInQuery } from '../../../../here/builtIn';
-import { useHere } from '../../../../here/session';
+import { builtInQuery } from './builtIn';
+import { useHere } from './session';
 
 /** What has to be known before a warm-up is built: on its way, failed, or there. */
 export type KnownState =
