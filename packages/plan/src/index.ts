@@ -17,6 +17,7 @@ export * from './edit/telling';
 export * from './run/late';
 export * from './run/led';
 export * from './run/now';
+export * from './run/simulated';
 export * from './evaluate';
 export * from './figures';
 export * from './firstSteps';

@@ -27,6 +27,15 @@ export interface DemoEvening {
   readonly name?: string;
   readonly agenda: readonly DemoAgendaItem[];
   readonly plan?: readonly DemoSegment[];
+  /** How it was led, where it was: talk and pace as multiples of what was planned. */
+  readonly led?: {
+    readonly talk: number;
+    readonly pace: number;
+    /** Every so manieth key once more. */
+    readonly again?: number;
+    /** In the segment at this place a part strained, and it went on lower. */
+    readonly strains?: { readonly segment: number; readonly part: string };
+  };
   /** Whether its plan is what the planner builds. */
   readonly builtAhead?: boolean;
 }
@@ -121,31 +130,38 @@ export const demoEvenings: readonly DemoEvening[] = [
     week: -7,
     agenda: threePieces,
     plan: take('settle-the-feet', 'four-doors', 'narrow-hum', 'embers', 'pulley', 'one-lamp'),
+    led: { talk: 1.2, pace: 1.05, again: 9 },
   },
   {
     week: -6,
     agenda: allFour,
     plan: take('coat-off', 'long-s', 'humming-slide', 'open-vowels', 'swift-turns', 'wet-slate'),
+    led: { talk: 1.1, pace: 1 },
   },
   {
     week: -5,
     agenda: threePieces,
     plan: take('coat-off', 'sliding-fifths', 'embers', 'bell-to-air', 'pulley', 'lantern-chord'),
+    led: { talk: 1.3, pace: 1.04, strains: { segment: 4, part: 'T' } },
   },
   {
     week: -3,
     agenda: allFour,
     plan: take('settle-the-feet', 'soft-v', 'narrow-hum', 'open-vowels', 'slate-steps', 'one-lamp'),
+    // Much was explained: it was over eight minutes late.
+    led: { talk: 4.35, pace: 1.05 },
   },
   {
     week: -2,
     agenda: threePieces,
     plan: take('coat-off', 'sliding-fifths', 'embers', 'long-ledge', 'tin-and-tackle', 'pulley'),
+    led: { talk: 1.1, pace: 1.02, again: 12, strains: { segment: 5, part: 'T' } },
   },
   {
     week: -1,
     agenda: allFour,
     plan: take('settle-the-feet', 'narrow-hum', 'bell-to-air', 'pulley', 'ferry-consonants'),
+    led: { talk: 0.9, pace: 1 },
   },
   { week: 0, agenda: allFour, plan: comingPlan },
   ...[1, 2, 3, 4, 5, 6, 7, 8, 9].map((week): DemoEvening => {

@@ -19,6 +19,7 @@ import { Evening } from '../db/entities/evening';
 import { tonightFor } from '../tonight/tonight.service';
 import { dateLater, momentOf } from '../time/zone';
 import { Plan } from '../db/entities/plan';
+import { addDemoRun } from './demoRuns';
 import { addDemoPieces } from './demoPieces';
 import { comingRehearsal, demoEnd } from './demo.service';
 
@@ -102,7 +103,7 @@ export async function makeDemo(
       dateBack: (weeks) => dateLater(coming, -7 * weeks),
     });
     await inner.flush();
-    for (const { week, name, agenda, plan } of demoEvenings) {
+    for (const { week, name, agenda, plan, led } of demoEvenings) {
       const date = dateLater(coming, 7 * week);
       const items = agenda.map(({ piece, ...item }): AgendaItem => ({
         ...item,
@@ -118,14 +119,17 @@ export async function makeDemo(
       });
       if (!plan) continue;
       const { tonight } = await tonightFor(inner, choir, evening);
+      const document = { ...emptyDocument(tonight), segments: plan.map(asSegment) };
       inner.create(Plan, {
         choir,
         evening,
         item: 'warm-up',
-        document: { ...emptyDocument(tonight), segments: plan.map(asSegment) },
+        document,
         savedAt: now < evening.startsAt ? now : evening.startsAt,
         savedBy: director!.account,
       });
+      if (!led) continue;
+      await addDemoRun(inner, { choir, evening, document, ledBy: director!.account }, led, week);
     }
     return { director: director!.account, until };
   });

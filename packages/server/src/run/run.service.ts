@@ -93,6 +93,13 @@ const insert = `
       from jsonb_to_recordset(?::jsonb) as one(id text, n int, at float8, act jsonb)
     on conflict do nothing`;
 
+/** Keeps events of a run that is stored, each once. */
+export const keepEvents = async (
+  em: EntityManager,
+  run: string,
+  events: readonly SentEvent[],
+): Promise<void> => void (await lean(em, insert, [run, JSON.stringify(events)]));
+
 /** When a run ended, by its events; null while it goes on. */
 function endOf(startedAt: Date, events: readonly SentEvent[]): Date | null {
   const end = effective(ordered(events)).find(({ act }) => act.kind === 'ended');
@@ -113,7 +120,7 @@ export async function sendRun(
     await lockChoir(inner, of.choir);
     const run = await begun(inner, of, sender, head);
     await inner.flush();
-    await lean(inner, insert, [run.id, JSON.stringify(events)]);
+    await keepEvents(inner, run.id, events);
     const all = await eventsOf(inner, run);
     if (all.length > mostRunEvents) {
       throw problem('too_many', { of: 'events', most: mostRunEvents, here: all.length });

@@ -125,7 +125,9 @@ function Sought({
         lineHeight="1.25"
       >
         <Box flex="1 1 260px">{words.offer}</Box>
-        <Box color="inkSoft">{words.asItStands}</Box>
+        <Box display={{ base: 'none', md: 'block' }} color="inkSoft">
+          {words.asItStands}
+        </Box>
         <WordButton
           fontSize={{ base: '17px', md: '20px' }}
           minH="44px"

@@ -4,40 +4,54 @@ import type { ReactNode } from 'react';
 import { hueOf } from '../../ui/color';
 import { Name } from '../../ui/words';
 
+/** How high marks stand and how long they are, as shares of the room above their names. */
+const rises = 0.5;
+const length = { now: 0.46, other: 0.19 } as const;
+
 /** The keys in the order sung, as small upright marks that rise with the pitch; the present one tall. */
 function Ladder({ keys }: { readonly keys: readonly StandKey[] }) {
   const highest = Math.max(1, ...keys.map(({ height }) => height));
-  const step = Math.min(10, 90 / highest);
+  const percent = (share: number) => `${100 * share}%`;
   return (
-    <Flex as="ol" aria-label="Keys" align="flex-end" h={{ base: '104px', md: '200px' }}>
+    <Flex
+      as="ol"
+      aria-label="Keys"
+      flex={{ base: '0 1 104px', md: '0 1 200px' }}
+      minH={{ base: '80px', md: '100px' }}
+    >
       {keys.map(({ name, when, height }, i) => (
-        <Box
+        <Flex
           as="li"
           key={i}
           flex="1"
           minW={0}
-          textAlign="center"
+          direction="column"
+          align="center"
           listStyleType="none"
           aria-current={when === 'now' ? 'step' : undefined}
           color={when === 'now' ? 'fern' : when === 'past' ? 'inkSoft' : 'ink'}
         >
+          <Box flex="1" position="relative" w="16px" minH={0}>
+            <Box
+              position="absolute"
+              bottom={percent((rises * height) / Math.max(highest, 10))}
+              left={when === 'now' ? 0 : '3px'}
+              w={when === 'now' ? '16px' : '10px'}
+              h={percent(when === 'now' ? length.now : length.other)}
+              bg={when === 'now' ? 'fern' : when === 'past' ? 'inkSoft' : 'ink'}
+              opacity={when === 'past' ? 0.55 : 1}
+            />
+          </Box>
           <Box
-            mx="auto"
-            mb={`${height * step}px`}
-            w={when === 'now' ? '16px' : '10px'}
-            h={when === 'now' ? { base: '52px', md: '88px' } : { base: '20px', md: '36px' }}
-            maxH={`calc(100% - ${height * step}px)`}
-            bg={when === 'now' ? 'fern' : when === 'past' ? 'inkSoft' : 'ink'}
-            opacity={when === 'past' ? 0.55 : 1}
-          />
-          <Box
+            mt="4px"
             fontSize={{ base: '20px', md: '28px' }}
+            lineHeight="1.2"
             fontWeight={when === 'now' ? 650 : 400}
             whiteSpace="nowrap"
           >
             {name}
           </Box>
-        </Box>
+        </Flex>
       ))}
     </Flex>
   );
@@ -115,7 +129,14 @@ export function StandView({
       gap={{ base: '12px', md: '0' }}
       px={{ base: '20px', md: '40px' }}
     >
-      <Box flex="2" minW={0} pr={{ md: '40px' }} pt={{ base: '4px', md: '12px' }}>
+      <Flex
+        flex={{ base: '0 0 auto', md: '2' }}
+        direction="column"
+        minW={0}
+        minH={0}
+        pr={{ md: '40px' }}
+        pt={{ base: '4px', md: '8px' }}
+      >
         {breath ??
           (key === null ? (
             <Box fontSize={{ base: '30px', md: '44px' }} lineHeight="1.25" mt={{ md: '24px' }}>
@@ -155,7 +176,7 @@ export function StandView({
             then {next}
           </Box>
         )}
-      </Box>
+      </Flex>
       <Box
         flex="1"
         minW={0}
