@@ -96,6 +96,8 @@ export const exercisesQuery = (choir: string) => query('showExercises', { choir 
 export const planLinksQuery = (place: PlanPlace) => query('listPlanLinks', place);
 /** When a warm-up was led, the latest first. */
 export const runsQuery = (place: PlanPlace) => query('listRuns', place);
+/** What the exercises of a choir took when they were led, the latest first. */
+export const ledOnceQuery = (choir: string) => query('listLedOnce', { choir });
 /** One time it was led, with all that happened. */
 export const runQuery = (place: PlanPlace, run: string) => query('showRun', { ...place, run });
 /** What was saved of a plan, the newest first. */

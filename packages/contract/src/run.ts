@@ -90,6 +90,20 @@ export const runSummarySchema = z.object({
 });
 export type RunSummary = z.infer<typeof runSummarySchema>;
 
+/** What an exercise really took one time it was led to its end. */
+export const ledOnceSchema = z.object({
+  exercise: z.string().min(1).max(60),
+  ledAt: z.iso.datetime(),
+  /** Seconds: before its first key, between keys, at its end, and what was sung or done. */
+  talk: seconds,
+  coach: seconds,
+  after: seconds,
+  singing: seconds,
+  /** What was planned of that. */
+  planned: seconds,
+});
+export type LedOnce = z.infer<typeof ledOnceSchema>;
+
 /** A run with all that happened in it. */
 export const runSchema = runSummarySchema.extend({
   head: runHeadSchema,

@@ -59,6 +59,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'showPlanVersion',
     'listRuns',
     'showRun',
+    'listLedOnce',
     'showExercises',
     'listExerciseVersions',
     'listPieces',

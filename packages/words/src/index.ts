@@ -38,6 +38,7 @@ export * from './dates';
 export * from './room';
 export * from './tonight/steps';
 export * from './plan/leading';
+export * from './plan/learned';
 export * from './plan/instead';
 export * from './plan/said';
 export * from './plan/single';

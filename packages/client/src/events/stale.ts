@@ -54,7 +54,10 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
     case 'run':
       return evening === undefined || item === undefined
         ? [evenings]
-        : [{ queryKey: keyOf('listRuns', { choir, evening, item }) }];
+        : [
+            { queryKey: keyOf('listRuns', { choir, evening, item }) },
+            { queryKey: keyOf('listLedOnce', { choir }) },
+          ];
     case 'exercises':
       return [
         { queryKey: keyOf('showExercises', { choir }), exact: true },

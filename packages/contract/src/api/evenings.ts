@@ -10,7 +10,7 @@ import {
   templateSchema,
 } from '../evening';
 import { pageOf, pageQuerySchema } from '../page';
-import { runSchema, runSummarySchema, sendRunSchema } from '../run';
+import { ledOnceSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
 import {
   keepPlanSchema,
   keptPlanSchema,
@@ -111,6 +111,7 @@ export const evenings = {
   },
   listRuns: { access: 'reader', reply: z.array(runSummarySchema), errors: [] },
   showRun: { access: 'reader', reply: runSchema, errors: [] },
+  listLedOnce: { access: 'reader', reply: z.array(ledOnceSchema), errors: [] },
   sendRun: {
     access: 'deputy',
     body: sendRunSchema,

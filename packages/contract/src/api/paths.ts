@@ -69,6 +69,8 @@ export const paths = {
   showRun: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
   sendRun: 'PUT /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
 
+  listLedOnce: 'GET /choirs/:choir/led',
+
   showExercises: 'GET /choirs/:choir/exercises',
   storeExercises: 'POST /choirs/:choir/exercises',
   changeExercise: 'PUT /choirs/:choir/exercises/:exercise',

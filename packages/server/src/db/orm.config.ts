@@ -7,7 +7,7 @@ import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises
 import { ChoirChange } from './entities/change';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
 import { KeptPlan, Plan, PlanLink, PlanVersion } from './entities/plan';
-import { Run, RunEvent } from './entities/run';
+import { LedOnce, Run, RunEvent } from './entities/run';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
 
@@ -38,6 +38,7 @@ export const ormConfig = (clientUrl: string) =>
       PlanLink,
       Run,
       RunEvent,
+      LedOnce,
       ChoirChange,
       RangeCheck,
       SingerEvening,

@@ -7,6 +7,7 @@ import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
 import type { Evening } from '../db/entities/evening';
 import { Run } from '../db/entities/run';
+import { keepLedOnce } from '../run/ledOnce';
 import { keepEvents } from '../run/run.service';
 
 /** The time set aside for a warm-up of the demo, in seconds. */
@@ -40,4 +41,5 @@ export async function addDemoRun(
   });
   await em.flush();
   await keepEvents(em, run.id, events);
+  await keepLedOnce(em, run, events);
 }

@@ -3,6 +3,7 @@ import { endpoint, type Route } from '../access/endpoint';
 import { findEvening } from '../evening/evening.service';
 import { discreetPlan } from '../plan/discreetPlan';
 import { seesPersons } from '../voices/discreet';
+import { listLedOnce } from './ledOnce';
 import { listRuns, sendRun, showRun } from './run.service';
 
 /** What a reader is not told of a run: what was noticed of whom, and sections as they were put anew. */
@@ -30,6 +31,7 @@ export const runRoutes: readonly Route[] = [
       events: discreetEvents(run.events),
     };
   }),
+  endpoint('listLedOnce', ({ em, choir }) => listLedOnce(em, choir)),
   endpoint('sendRun', async ({ em, choir, account, params, body }) => {
     const evening = await findEvening(em, choir, params.evening);
     const place = { choir, evening, item: params.item };

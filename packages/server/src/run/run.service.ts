@@ -16,6 +16,7 @@ import { lean } from '../db/lean';
 import { notFound, problem } from '../http/problem';
 import { lockChoir } from '../keeping/room';
 import { checkItem } from '../plan/plan.service';
+import { keepLedOnce } from './ledOnce';
 
 /** Runs of one warm-up that are kept. */
 const mostRuns = 40;
@@ -127,6 +128,7 @@ export async function sendRun(
     }
     run.events = all.length;
     run.endedAt = endOf(run.startedAt, all);
+    await keepLedOnce(inner, run, all);
     await inner.flush();
     return { events: all.length };
   });

@@ -1,4 +1,5 @@
 import {
+  ledOnceSchema,
   runSchema,
   runSummarySchema,
   z,
@@ -114,6 +115,21 @@ describe('a run', () => {
     const seen = await show(reader);
     expect(seen.events.map(({ act }) => act.kind)).toEqual(['opened', 'began', 'opened', 'ended']);
     await (await signUp(app)).agent.get(`${path}/${run}`).expect(404);
+  });
+
+  it('tells what each exercise took, once it is over, and anew when that changes', async () => {
+    const took = async () =>
+      z
+        .array(ledOnceSchema)
+        .parse((await person.agent.get(`/api/choirs/${person.choir}/led`).expect(200)).body)
+        .map(({ exercise, talk, singing, after }) => ({ exercise, talk, done: singing + after }));
+    await send({ head, events: events().slice(0, 4) }).expect(200);
+    expect(await took()).toEqual([]);
+    await send({ events: events() }).expect(200);
+    // Of what was opened, what was done too.
+    expect(await took()).toEqual([{ exercise: 'coat-off', talk: 20, done: 70 }]);
+    await send({ events: [event(5, 101, { kind: 'undone', event: 'e1' })] }).expect(200);
+    expect(await took()).toEqual([]);
   });
 
   it('is bounded: events of one, and runs of one warm-up', async () => {

@@ -27,6 +27,26 @@ export const Run = defineEntity({
 });
 export type Run = InferEntity<typeof Run>;
 
+/** What an exercise really took in a run that ended: worked out of its events, so that it need not be again. */
+export const LedOnce = defineEntity({
+  name: 'LedOnce',
+  indexes: [{ properties: ['choir', 'ledAt'] }],
+  properties: {
+    run: () => p.manyToOne(Run).deleteRule('cascade').primary(),
+    /** The segment's place in the run. */
+    place: p.integer().primary(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade'),
+    exercise: p.string().length(60),
+    ledAt: p.datetime(),
+    talk: p.double(),
+    coach: p.double(),
+    after: p.double(),
+    singing: p.double(),
+    planned: p.double(),
+  },
+});
+export type LedOnce = InferEntity<typeof LedOnce>;
+
 /** One event of a run, kept once by the id its device gave it. */
 export const RunEvent = defineEntity({
   name: 'RunEvent',

@@ -13,6 +13,7 @@ import { Migration20261130011030 } from './Migration20261130011030';
 import { Migration20261130014621 } from './Migration20261130014621';
 import { Migration20261130050131 } from './Migration20261130050131';
 import { Migration20261130072918 } from './Migration20261130072918';
+import { Migration20261130082427 } from './Migration20261130082427';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -31,4 +32,5 @@ export const migrations = [
   { name: 'Migration20261130014621', class: Migration20261130014621 },
   { name: 'Migration20261130050131', class: Migration20261130050131 },
   { name: 'Migration20261130072918', class: Migration20261130072918 },
+  { name: 'Migration20261130082427', class: Migration20261130082427 },
 ] as const;

@@ -5,6 +5,7 @@ import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { Clock } from '@wide-fern/words';
 import { lazy, Suspense, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
+import { Learned } from './bench/Learned';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
@@ -168,6 +169,16 @@ export function Below({
               mayEdit={mayEdit}
               width={width}
               hearing={hearing}
+              learned={
+                <Learned
+                  segment={evaluated.segment}
+                  onTalk={
+                    mayEdit
+                      ? (talk) => actions.choose({ talk }, `${evaluated.segment.id} talk`)
+                      : undefined
+                  }
+                />
+              }
               actions={{
                 ...actions,
                 instead: () => setOpen('instead'),

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
 import { hasKeys, type NoteWriting, type PlaceNeed } from '@wide-fern/core';
 import { sungWords, ladderHeading, wordingFor } from '@wide-fern/words';
+import type { ReactNode } from 'react';
 import { Label, Name, WordButton } from '../../../ui/words';
 import type { Evaluated, EvaluatedPlan, KeyProposal } from '@wide-fern/plan';
 import { PatternFigure } from '../../../music/figures/PatternFigure';
@@ -28,6 +29,7 @@ export function Bench({
   actions,
   together,
   proposal,
+  learned,
   onLeave,
 }: {
   readonly evaluated: Evaluated;
@@ -46,6 +48,8 @@ export function Bench({
   readonly together: Together | undefined;
   /** What would become of its keys, while that is only asked. */
   readonly proposal: KeyProposal | undefined;
+  /** What leading it has taught, as a row of its words. */
+  readonly learned?: ReactNode;
   readonly onLeave: () => void;
 }) {
   const { segment } = evaluated;
@@ -139,6 +143,7 @@ export function Bench({
           writing={writing}
           phraseSeconds={phraseSeconds}
           load={behind?.load}
+          learned={learned}
         />
         {mayEdit && <WholeSegment segment={segment} actions={actions} />}
       </Box>

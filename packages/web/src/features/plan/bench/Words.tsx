@@ -16,6 +16,7 @@ import { Cautions, WordRow } from '../../../ui/WordList';
 import { Name } from '../../../ui/words';
 import { needMet, type Evaluated } from '@wide-fern/plan';
 import { breathAdviceFor, needMetInWords, notPossibleInWords } from '@wide-fern/words';
+import type { ReactNode } from 'react';
 import { LoadFigures } from './LoadFigures';
 
 /** The right of the bench: why, what to say, what to mind, how long. */
@@ -27,6 +28,7 @@ export function Words({
   writing,
   phraseSeconds,
   load,
+  learned,
 }: {
   readonly evaluated: Evaluated;
   readonly tonight: Tonight;
@@ -37,6 +39,8 @@ export function Words({
   readonly phraseSeconds: number;
   /** Of the whole plan. */
   readonly load: PlanLoad | undefined;
+  /** What leading it has taught. */
+  readonly learned?: ReactNode;
 }) {
   const { segment, computed } = evaluated;
   const { exercise } = segment;
@@ -100,6 +104,7 @@ export function Words({
           {timeInWords(evaluated).slice(1).join(' ')}
         </details>
       </WordRow>
+      {learned}
       {load && (
         <WordRow label="Load">
           <LoadFigures load={load} segment={segment.id} />

@@ -1,0 +1,35 @@
+import type { LedOnce } from '@wide-fern/contract';
+import { documentOf } from '@wide-fern/plan/testing';
+import { learnedInWords } from './learned';
+
+const segment = documentOf('pulley').segments[0]!;
+const usual = segment.exercise.usual.talk;
+const led = (talk: number, day: number, exercise = 'pulley'): LedOnce => ({
+  exercise,
+  ledAt: `2026-11-${String(day).padStart(2, '0')}T18:30:00.000Z`,
+  ...{ talk, coach: 0, after: 0, singing: 60, planned: 60 },
+});
+const said = (all: readonly LedOnce[], talk = usual) =>
+  learnedInWords({ ...segment, choices: { ...segment.choices, talk } }, all, 'Europe/London');
+
+describe('what leading an exercise has taught', () => {
+  it('names the evenings it comes from, and what to plan', () => {
+    const found = said([led(60, 24), led(60, 17), led(60, 10)]);
+    expect(found?.words).toBe(
+      `Led three times, with talk of 1:00 (Tue 24 Nov), 1:00 (Tue 17 Nov), 1:00 (Tue 10 Nov). ` +
+        `Planned: 0:${String(usual).padStart(2, '0')}.`,
+    );
+    // Three evenings weigh as much as what is usual.
+    expect(found?.talk).toBe(Math.round((usual + 60) / 2 / 5) * 5);
+  });
+  it('offers nothing where that is planned already, and says nothing where it was never led', () => {
+    const planned = said([led(60, 24)])!.talk!;
+    expect(said([led(60, 24)], planned)?.talk).toBeUndefined();
+    expect(said([led(60, 24, 'embers')])).toBeUndefined();
+  });
+  it('names four evenings at most', () => {
+    const { words } = said([30, 29, 28, 27, 26].map((day) => led(20, day)))!;
+    expect(words).toContain('Led five times');
+    expect(words).toContain('(Fri 27 Nov), and before.');
+  });
+});
