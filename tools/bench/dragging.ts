@@ -1,12 +1,10 @@
 /// <reference lib="dom" />
 /** The plan as a workbench: opening it, and whatever is dragged on it, frame by frame. */
-import { exercises } from '@wide-fern/catalogue';
-import type { Evening, PlanDocument } from '@wide-fern/contract';
-import { hasKeys, mixedChoir, usualSections, type Section } from '@wide-fern/core';
-import { emptyDocument } from '@wide-fern/plan';
+import type { PlanDocument } from '@wide-fern/contract';
 import type { BrowserContext, Locator, Page } from 'playwright-core';
-import { newChoir, onServer } from './browser';
-import { median } from './median';
+import { onServer } from './browser';
+import { median, p95 } from './median';
+import { documentOf, storedPlan } from './storedPlan';
 
 /** What one kind of dragging costs, in ms at the 95th percentile. */
 export interface DragCost {
@@ -21,50 +19,6 @@ export interface DraggingFigures {
   readonly end: DragCost;
   readonly start: DragCost;
   readonly zoom: DragCost;
-}
-
-const fourParts = usualSections(mixedChoir).map((section) => ({ ...section, singers: 8 }));
-/** Each part twice, the second a tone lower. */
-const eightParts = fourParts.flatMap((section): Section[] => [
-  { ...section, id: `${section.id}1` },
-  {
-    ...section,
-    id: `${section.id}2`,
-    comfort: [section.comfort[0] - 2, section.comfort[1] - 2],
-    reach: [section.reach[0] - 2, section.reach[1] - 2],
-  },
-]);
-
-/** A plan of so many segments that are sung in so many keys. */
-function documentOf(parts: 4 | 8, segments: number, keys: number): PlanDocument {
-  const sections = parts === 4 ? fourParts : eightParts;
-  const sung = exercises.filter(({ music }) => hasKeys(music) && music.kind === 'pattern');
-  return {
-    ...emptyDocument({ sections, needs: [] }),
-    segments: Array.from({ length: segments }, (_, i) => {
-      const exercise = sung[i % sung.length]!;
-      const choices = { ...exercise.usual, start: null, repetitions: keys, step: 1 };
-      return { id: `s${i}`, exercise, choices };
-    }),
-  };
-}
-
-async function storedPlan(context: BrowserContext, address: string, document: PlanDocument) {
-  const choir = await newChoir(context, address);
-  const day = new Date(Date.now() + 86_400_000).toISOString().slice(0, 10);
-  const asked = await context.request.post(`${address}/api/choirs/${choir}/evenings`, {
-    data: {
-      ...{ name: null, date: day, start: '19:00', end: '22:00', place: 'Hall' },
-      ...{ occasion: 'evening after work', forbids: [] },
-      agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 40, piece: null }],
-    },
-  });
-  if (asked.status() !== 201) throw new Error(`No evening: ${asked.status()}.`);
-  const evening = (await asked.json()) as Evening;
-  const path = `${address}/api/choirs/${choir}/evenings/${evening.id}/plans/warm-up`;
-  const saved = await context.request.put(path, { data: { version: 0, document, edits: [] } });
-  if (!saved.ok()) throw new Error(`No plan: ${saved.status()} ${await saved.text()}`);
-  return `${address}/evenings/${evening.id}/plan`;
 }
 
 /** Follows every movement of the pointer until its frame is drawn. */
@@ -92,9 +46,6 @@ const follow = (page: Page) =>
       );
     }
   });
-
-const p95 = (values: readonly number[]): number =>
-  [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
 
 async function costOf(page: Page, act: () => Promise<void>): Promise<DragCost> {
   await page.evaluate(() => {
@@ -126,7 +77,7 @@ async function measured(
   address: string,
   document: PlanDocument,
 ): Promise<DraggingFigures> {
-  const plan = await storedPlan(context, address, document);
+  const plan = `${await storedPlan(context, address, document)}/plan`;
   const page = await context.newPage();
   const openings: number[] = [];
   for (let i = 0; i < 7; i += 1) {

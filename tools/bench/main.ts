@@ -15,6 +15,7 @@ import { firstLoadLimit, firstLoads } from '../build/firstLoad';
 import { root } from '../root';
 import { endWith, say } from '../setup/say.mjs';
 import { measureBuilding } from './building';
+import { measureLeading } from './leading';
 import { measureDragging, type DragCost } from './dragging';
 import { measureExercises } from './exercises';
 import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
@@ -234,7 +235,19 @@ async function benchPlan(): Promise<void> {
   }
 }
 
+/** Leading on the stand. */
+async function benchLead(): Promise<void> {
+  const { touch, follower, back } = await measureLeading();
+  const ms = (time: number) => `${time.toFixed(0)} ms`;
+  say('\n| leading | |');
+  say('| --- | --- |');
+  say(`| from a touch to the screen, 95 of 100 | ${ms(touch)} |`);
+  say(`| from a touch to another screen, 95 of 100 | ${ms(follower)} |`);
+  say(`| back where it was, from the device alone (median) | ${ms(back)} |`);
+}
+
 const benches = new Map([
+  ['lead', benchLead],
   ['plan', benchPlan],
   ['server', benchServer],
   ['planner', benchPlanner],

@@ -16,3 +16,7 @@ export function medianTime(runs: number, action: () => unknown): number {
     }),
   );
 }
+
+/** The value that 95 of 100 do not exceed. */
+export const p95 = (values: readonly number[]): number =>
+  [...values].sort((a, b) => a - b)[Math.floor(values.length * 0.95)] ?? 0;
