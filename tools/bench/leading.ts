@@ -15,7 +15,7 @@ export interface LeadingFigures {
   readonly back: number;
 }
 
-const touches = 160;
+const touches = 80;
 
 /** Presses keys that lead on and back, and follows each until its frame is drawn. */
 const touched = (page: Page): Promise<number[]> =>
@@ -41,7 +41,7 @@ const touched = (page: Page): Promise<number[]> =>
 async function followed(page: Page, other: Page): Promise<number[]> {
   const costs: number[] = [];
   const name = () => document.querySelector('h1')?.textContent ?? '';
-  for (let i = 0; i < 12; i += 1) {
+  for (let i = 0; i < 8; i += 1) {
     const before = await other.evaluate(name);
     const seen = other.waitForFunction(
       (was) => document.querySelector('h1')?.textContent !== was && Date.now(),
@@ -63,12 +63,12 @@ async function measured(context: BrowserContext, address: string): Promise<Leadi
   await page.goto(`${evening}/lead/warm-up`);
   await page.getByRole('button', { name: 'Begin' }).click();
   await page.keyboard.press('PageDown');
+  const touch = p95(await touched(page));
   const other = await context.newPage();
   await other.goto(`${evening}/led/warm-up`);
   await other.locator('header h1').waitFor();
   const follower = p95(await followed(page, other));
   await other.close();
-  const touch = p95(await touched(page));
 
   await context.setOffline(true);
   const backs: number[] = [];

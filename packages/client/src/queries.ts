@@ -98,8 +98,14 @@ export const planLinksQuery = (place: PlanPlace) => query('listPlanLinks', place
 export const runsQuery = (place: PlanPlace) => query('listRuns', place);
 /** What the exercises of a choir took when they were led, the latest first. */
 export const ledOnceQuery = (choir: string) => query('listLedOnce', { choir });
-/** One time it was led, with all that happened. */
-export const runQuery = (place: PlanPlace, run: string) => query('showRun', { ...place, run });
+/** One time it was led, with what it began with, which never changes. */
+export const runQuery = (place: PlanPlace, run: string) => ({
+  ...query('showRun', { ...place, run }),
+  staleTime: Infinity,
+});
+/** What happened in it, as it happens. */
+export const runEventsQuery = (place: PlanPlace, run: string) =>
+  query('showRunEvents', { ...place, run });
 /** What was saved of a plan, the newest first. */
 export const planVersionsQuery = ({ choir, evening, item }: PlanPlace) =>
   list('listPlanVersions', { choir, evening, item });

@@ -59,6 +59,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'showPlanVersion',
     'listRuns',
     'showRun',
+    'showRunEvents',
     'listLedOnce',
     'showExercises',
     'listExerciseVersions',

@@ -69,9 +69,13 @@ export interface Kept<T> {
 export function keptOnDevice<T>(kind: string, read: (stored: unknown) => T | undefined): Kept<T> {
   const start = `${all}${kind}:`;
   const keyFor = (ids: readonly string[]): string => start + ids.join(':');
+  // What was read or kept last need not be read again while its text is the same.
+  const seen = new Map<string, { readonly text: string; readonly value: T }>();
   const readKey = (key: string): T | undefined => {
     const text = localStorage.getItem(key);
     if (text === null) return undefined;
+    const last = seen.get(key);
+    if (last?.text === text) return last.value;
     let found: T | undefined;
     try {
       found = read(JSON.parse(text));
@@ -79,14 +83,22 @@ export function keptOnDevice<T>(kind: string, read: (stored: unknown) => T | und
       // No JSON: damaged like anything else that cannot be read.
     }
     if (found === undefined) putAside(key, text);
+    else seen.set(key, { text, value: found });
     return found;
   };
   return {
     read: (...ids) => readKey(keyFor(ids)),
     keep: (ids, value) => {
       try {
-        if (value === undefined) localStorage.removeItem(keyFor(ids));
-        else localStorage.setItem(keyFor(ids), JSON.stringify(value));
+        const key = keyFor(ids);
+        if (value === undefined) {
+          localStorage.removeItem(key);
+          seen.delete(key);
+        } else {
+          const text = JSON.stringify(value);
+          localStorage.setItem(key, text);
+          seen.set(key, { text, value });
+        }
         return true;
       } catch {
         // Quota, or a private window.

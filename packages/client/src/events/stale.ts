@@ -55,7 +55,9 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
       return evening === undefined || item === undefined
         ? [evenings]
         : [
-            { queryKey: keyOf('listRuns', { choir, evening, item }) },
+            { queryKey: keyOf('listRuns', { choir, evening, item }), exact: true },
+            // Of every run of it.
+            { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
             { queryKey: keyOf('listLedOnce', { choir }) },
           ];
     case 'exercises':

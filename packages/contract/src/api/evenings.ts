@@ -111,6 +111,11 @@ export const evenings = {
   },
   listRuns: { access: 'reader', reply: z.array(runSummarySchema), errors: [] },
   showRun: { access: 'reader', reply: runSchema, errors: [] },
+  showRunEvents: {
+    access: 'reader',
+    reply: runSchema.pick({ endedAt: true, events: true }),
+    errors: [],
+  },
   listLedOnce: { access: 'reader', reply: z.array(ledOnceSchema), errors: [] },
   sendRun: {
     access: 'deputy',

@@ -67,6 +67,7 @@ export const paths = {
 
   listRuns: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs',
   showRun: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
+  showRunEvents: 'GET /choirs/:choir/evenings/:evening/plans/:item/run-events/:run',
   sendRun: 'PUT /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
 
   listLedOnce: 'GET /choirs/:choir/led',

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { LedOnce as LedOnceView, SentEvent } from '@wide-fern/contract';
-import { ledPlan, planNow, runAt } from '@wide-fern/plan';
+import { ledPlan, planNow, runAt, upcastStored } from '@wide-fern/plan';
 import type { Choir } from '../db/entities/choir';
 import { LedOnce, type Run } from '../db/entities/run';
 
@@ -15,7 +15,8 @@ export async function keepLedOnce(
 ): Promise<void> {
   await em.nativeDelete(LedOnce, { run });
   if (run.endedAt === null) return;
-  const led = ledPlan(run.head);
+  await em.populate(run, ['head']);
+  const led = ledPlan({ ...run.head, document: upcastStored(run.head.document) });
   const state = runAt(led, events);
   const { segments } = planNow(led, events, state);
   for (const [place, { segment }] of segments.entries()) {

@@ -4,7 +4,7 @@ import { findEvening } from '../evening/evening.service';
 import { discreetPlan } from '../plan/discreetPlan';
 import { seesPersons } from '../voices/discreet';
 import { listLedOnce } from './ledOnce';
-import { listRuns, sendRun, showRun } from './run.service';
+import { listRuns, sendRun, showRun, showRunEvents } from './run.service';
 
 /** What a reader is not told of a run: what was noticed of whom, and sections as they were put anew. */
 const discreetEvents = (events: Run['events']): Run['events'] =>
@@ -30,6 +30,11 @@ export const runRoutes: readonly Route[] = [
       head: await discreetPlan(em, choir, run.head),
       events: discreetEvents(run.events),
     };
+  }),
+  endpoint('showRunEvents', async ({ em, choir, role, params }) => {
+    const evening = await findEvening(em, choir, params.evening);
+    const found = await showRunEvents(em, { choir, evening, item: params.item }, params.run);
+    return seesPersons(role) ? found : { ...found, events: discreetEvents(found.events) };
   }),
   endpoint('listLedOnce', ({ em, choir }) => listLedOnce(em, choir)),
   endpoint('sendRun', async ({ em, choir, account, params, body }) => {

@@ -45,7 +45,7 @@ export async function listRuns(em: EntityManager, of: RunPlace): Promise<RunSumm
   const runs = await em.find(
     Run,
     { ...of },
-    { orderBy: { startedAt: 'desc', id: 'desc' }, populate: ['ledBy'], exclude: ['head'] },
+    { orderBy: { startedAt: 'desc', id: 'desc' }, populate: ['ledBy'] },
   );
   return runs.map(asSummary);
 }
@@ -57,10 +57,21 @@ const eventsOf = async (em: EntityManager, run: Run): Promise<SentEvent[]> => {
 
 /** A run with all that happened in it so far. */
 export async function showRun(em: EntityManager, of: RunPlace, id: string): Promise<RunView> {
-  const run = await em.findOne(Run, { id, ...of }, { populate: ['ledBy'] });
+  const run = await em.findOne(Run, { id, ...of }, { populate: ['ledBy', 'head'] });
   if (!run) throw notFound('run');
   const head = { ...run.head, document: upcastStored(run.head.document) };
   return { ...asSummary(run), head, events: await eventsOf(em, run) };
+}
+
+/** What happened in a run so far, for whoever has its beginning. */
+export async function showRunEvents(
+  em: EntityManager,
+  of: RunPlace,
+  id: string,
+): Promise<Pick<RunView, 'endedAt' | 'events'>> {
+  const run = await em.findOne(Run, { id, ...of });
+  if (!run) throw notFound('run');
+  return { endedAt: run.endedAt?.toISOString() ?? null, events: await eventsOf(em, run) };
 }
 
 /** The run that is sent, begun where it is not here yet; nothing of it is changed by whoever sends it again. */
@@ -70,7 +81,7 @@ async function begun(
   { id, account }: { readonly id: string; readonly account: Account },
   head: SendRun['head'],
 ): Promise<Run> {
-  const found = await em.findOne(Run, { id }, { populate: ['choir', 'evening'] });
+  const found = await em.findOne(Run, { id });
   if (found) {
     const isHere =
       found.choir.id === of.choir.id &&

@@ -19,7 +19,7 @@ export const Run = defineEntity({
     endedAt: p.datetime().nullable(),
     ledBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
     /** The plan as it was when it began, of any schema that was ever stored. */
-    head: p.json<RunHead>(),
+    head: p.json<RunHead>().lazy(true, false),
     /** How many events are here: a change of it is what other windows are told of. */
     events: p.integer(),
     createdAt: createdColumn(),

@@ -1,14 +1,22 @@
-import { Box, Flex } from '@chakra-ui/react';
+import { Flex } from '@chakra-ui/react';
 import type { Segment } from '@wide-fern/contract';
-import { breathMoment } from '@wide-fern/core';
+import { breathMoment, type BreathMoment } from '@wide-fern/core';
 import { breathCountWords } from '@wide-fern/words';
 import { useEffect, useState } from 'react';
 import { color } from '../../ui/color';
 
 const size = 240;
+const middle = size / 2;
 
-/** So many seconds since it began, at every frame. */
-function useSeconds(since: () => number): number {
+type Breath = Extract<Segment['exercise']['music'], { kind: 'breath' }>;
+
+/** Where a breath is, at every frame; undefined before the first and behind the last. */
+function useBreath(
+  music: Breath,
+  rounds: number,
+  tempo: number,
+  since: () => number,
+): { readonly moment: BreathMoment | undefined; readonly isReady: boolean } {
   const [seconds, setSeconds] = useState(since);
   useEffect(() => {
     let frame = requestAnimationFrame(function next() {
@@ -17,7 +25,51 @@ function useSeconds(since: () => number): number {
     });
     return () => cancelAnimationFrame(frame);
   }, [since]);
-  return seconds;
+  return { moment: breathMoment({ ...music, rounds, tempo }, seconds), isReady: seconds < 0 };
+}
+
+/** What changes from frame to frame: plain elements, so that a frame costs little. */
+function Moving({
+  music,
+  rounds,
+  tempo,
+  since,
+}: {
+  readonly music: Breath;
+  readonly rounds: number;
+  readonly tempo: number;
+  readonly since: () => number;
+}) {
+  const { moment, isReady } = useBreath(music, rounds, tempo, since);
+  return (
+    <>
+      <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden>
+        <circle
+          {...{ cx: middle, cy: middle, r: middle - 3 }}
+          fill="none"
+          stroke={color('line')}
+          strokeWidth={2}
+        />
+        <circle
+          {...{ cx: middle, cy: middle, r: 8 + (moment?.level ?? 0) * (middle - 12) }}
+          fill={color('fern')}
+        />
+      </svg>
+      <div role="timer" aria-live="off">
+        <div className="count">{moment ? moment.count : isReady ? '–' : '·'}</div>
+        <div style={{ fontSize: 40 }}>
+          {moment
+            ? breathCountWords(moment.of, music)
+            : isReady
+              ? 'ready'
+              : 'that was the last one'}
+        </div>
+        <div className="round">
+          {moment ? `${moment.round + 1} of ${rounds}` : `${rounds} in all`}
+        </div>
+      </div>
+    </>
+  );
 }
 
 /**
@@ -31,37 +83,23 @@ export function BreathShape({
   readonly segment: Segment;
   readonly since: () => number;
 }) {
-  const seconds = useSeconds(since);
   const { music } = exercise;
   if (music.kind !== 'breath') return null;
-  const rounds = choices.repetitions;
-  const now = breathMoment({ ...music, rounds, tempo: choices.tempo }, seconds);
-  const level = now?.level ?? 0;
   return (
-    <Flex align="center" gap={{ base: '20px', md: '48px' }} wrap="wrap">
-      <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden>
-        <circle
-          {...{ cx: size / 2, cy: size / 2, r: size / 2 - 3 }}
-          fill="none"
-          stroke={color('line')}
-          strokeWidth={2}
-        />
-        <circle
-          {...{ cx: size / 2, cy: size / 2, r: 8 + level * (size / 2 - 12) }}
-          fill={color('fern')}
-        />
-      </svg>
-      <Box role="timer" aria-live="off">
-        <Box fontSize={{ base: '120px', md: '180px' }} fontWeight={650} lineHeight="1">
-          {now ? now.count : seconds < 0 ? '–' : '·'}
-        </Box>
-        <Box fontSize="40px">
-          {now ? breathCountWords(now.of, music) : seconds < 0 ? 'ready' : 'that was the last one'}
-        </Box>
-        <Box fontSize="28px" color="inkSoft">
-          {now ? `${now.round + 1} of ${rounds}` : `${rounds} in all`}
-        </Box>
-      </Box>
+    <Flex
+      align="center"
+      gap={{ base: '20px', md: '48px' }}
+      wrap="wrap"
+      css={{
+        '& .count': {
+          fontSize: { base: '120px', md: '180px' },
+          fontWeight: 650,
+          lineHeight: 1,
+        },
+        '& .round': { fontSize: '28px', color: 'inkSoft' },
+      }}
+    >
+      <Moving {...{ music, since }} rounds={choices.repetitions} tempo={choices.tempo} />
     </Flex>
   );
 }

@@ -23,6 +23,8 @@ import { WordButton } from '../../ui/words';
 
 /** A change of the likely end by less is no reason to seek anew, in seconds. */
 const step = 15;
+/** While one touch follows the other nothing is sought, in milliseconds. */
+const quiet = 1000;
 /** Being early by less is left as it is. */
 const early = 60;
 
@@ -80,15 +82,19 @@ function Sought({
     const standing = standingOf(state, seconds);
     const { marks } = known.known.exercises;
     const favourites = [...known.exercises.values()].filter(({ id }) => marks[id]?.favourite);
-    offers.current ??= workerOffers();
-    offers.current.offer(requestOf(known.known, nothingAsked), standing, favourites).then(
-      (offer) => {
-        if (!isOver) setFound(offer && { offer, standing, plan });
-      },
-      () => undefined,
-    );
+    const seek = () => {
+      offers.current ??= workerOffers();
+      offers.current.offer(requestOf(known.known, nothingAsked), standing, favourites).then(
+        (offer) => {
+          if (!isOver) setFound(offer && { offer, standing, plan });
+        },
+        () => undefined,
+      );
+    };
+    const timer = setTimeout(seek, quiet);
     return () => {
       isOver = true;
+      clearTimeout(timer);
     };
     // Sought anew when the end moved by a step, another segment was opened or the plan is another one.
     // eslint-disable-next-line react-hooks/exhaustive-deps

@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { messageOf, runQuery, runsQuery, type PlanPlace } from '@wide-fern/client';
+import { messageOf, runEventsQuery, runQuery, runsQuery, type PlanPlace } from '@wide-fern/client';
 import type { Run } from '@wide-fern/contract';
 import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
@@ -83,8 +83,23 @@ interface OneRun {
   readonly back: string;
 }
 
+/** A run with what happened in it, kept up to date. */
+function useRun(place: PlanPlace, run: string) {
+  const begun = useQuery(runQuery(place, run));
+  const news = useQuery(runEventsQuery(place, run));
+  const data = useMemo(
+    (): Run | undefined => begun.data && (news.data ? { ...begun.data, ...news.data } : begun.data),
+    [begun.data, news.data],
+  );
+  const again = () => {
+    void begun.refetch();
+    void news.refetch();
+  };
+  return { data, error: begun.error ?? news.error, again };
+}
+
 function FollowedRun({ place, run, back }: OneRun) {
-  const found = useQuery(runQuery(place, run));
+  const found = useRun(place, run);
   const { choir } = useHere();
   const page = useRef<HTMLElement>(null);
   usePageTitle(page, choir.name);
@@ -94,7 +109,7 @@ function FollowedRun({ place, run, back }: OneRun) {
       {found.data ? (
         <Following run={found.data} back={back} />
       ) : found.error ? (
-        <Failed message={messageOf(found.error)} onRetry={() => void found.refetch()} />
+        <Failed message={messageOf(found.error)} onRetry={found.again} />
       ) : (
         <Loading what="the stand" />
       )}
@@ -103,10 +118,10 @@ function FollowedRun({ place, run, back }: OneRun) {
 }
 
 function EndedRun({ place, run, back }: OneRun) {
-  const found = useQuery(runQuery(place, run));
+  const found = useRun(place, run);
   if (found.data) return <Afterwards run={found.data} back={back} />;
   if (!found.error) return <Loading what="what happened" />;
-  return <Failed message={messageOf(found.error)} onRetry={() => void found.refetch()} />;
+  return <Failed message={messageOf(found.error)} onRetry={found.again} />;
 }
 
 /** Milliseconds since a run began, by this device's clock; never less than what happened last. */
@@ -128,9 +143,14 @@ function Following({ run, back }: { readonly run: Run; readonly back: string }) 
   const shown = useShown(run, Math.max(now, run.events.at(-1)?.at ?? 0), choir.writing);
   const { settled } = shown;
   const begun = settled.elapsed - settled.spent;
+  const isTalk = settled.key === null;
+  const sinceKey = useCallback(
+    () => (isTalk ? -1 : since() / 1000 - begun),
+    [isTalk, since, begun],
+  );
   return (
     <Flex direction="column" h="100dvh" overflow="hidden">
-      <OnStand {...shown} since={() => (settled.key === null ? -1 : since() / 1000 - begun)} />
+      <OnStand {...shown} since={sinceKey} />
       <Flex
         px={{ base: '20px', md: '40px' }}
         pb="16px"

@@ -1,6 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { Name } from '../../ui/words';
-import { BreathShape } from './BreathShape';
 import { StandView } from './StandView';
 import type { Shown } from './useShown';
 
@@ -47,14 +46,7 @@ export function OnStand({
         </Flex>
       </Flex>
       {stand ? (
-        <StandView
-          stand={stand}
-          breath={
-            present?.exercise.music.kind === 'breath' ? (
-              <BreathShape segment={present} since={since} />
-            ) : undefined
-          }
-        />
+        <StandView {...{ stand, present, since }} />
       ) : (
         <Box flex="1" px={{ base: '20px', md: '40px' }} pt="24px" fontSize="28px">
           The first one is{' '}

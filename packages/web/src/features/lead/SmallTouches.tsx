@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Giving, RunState, Touch } from '@wide-fern/core';
-import { useState } from 'react';
+import type { Giving, Touch } from '@wide-fern/core';
+import { memo, useState } from 'react';
 import { WordButton } from '../../ui/words';
 
 interface Small {
@@ -12,8 +12,11 @@ interface Small {
 }
 
 /** What is touched more rarely, in words. */
-export function SmallTouches({
-  state,
+export const SmallTouches = memo(function SmallTouches({
+  isOpen,
+  isTalking,
+  isPaused,
+  isHeld,
   canAgain,
   canMove,
   onTouch,
@@ -22,7 +25,11 @@ export function SmallTouches({
   onNotice,
   said,
 }: {
-  readonly state: RunState;
+  /** Whether an exercise is open. */
+  readonly isOpen: boolean;
+  readonly isTalking: boolean;
+  readonly isPaused: boolean;
+  readonly isHeld: boolean;
   readonly canAgain: boolean;
   readonly canMove: boolean;
   readonly onTouch: (touch: Touch) => void;
@@ -33,20 +40,19 @@ export function SmallTouches({
   readonly said: string;
 }) {
   const [isMore, setMore] = useState(false);
-  const isOpen = state.open >= 0;
   const touch = (which: Touch) => () => onTouch(which);
   const all: readonly Small[] = [
     { word: 'Back', act: touch('back'), isOn: isOpen },
     { word: 'Undo', act: onUndo, isOn: isOpen },
     {
-      word: state.isTalking ? 'Singing again' : 'Talking',
+      word: isTalking ? 'Singing again' : 'Talking',
       act: touch('talk'),
       isOn: canAgain,
     },
     { word: 'Note', act: onNotice, isOn: isOpen },
     { word: 'Higher', act: touch('higher'), isOn: canMove, isRare: true },
-    { word: 'Stay longer', act: touch('stay'), isOn: canAgain && !state.isHeld, isRare: true },
-    { word: state.isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
+    { word: 'Stay longer', act: touch('stay'), isOn: canAgain && !isHeld, isRare: true },
+    { word: isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
     { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
     { word: 'First notes', act: () => onGive('notes'), isOn: canMove, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },
@@ -78,4 +84,4 @@ export function SmallTouches({
       </Box>
     </Flex>
   );
-}
+});

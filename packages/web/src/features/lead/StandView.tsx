@@ -1,8 +1,10 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { Segment } from '@wide-fern/contract';
 import type { Stand, StandKey, StandPart } from '@wide-fern/words';
-import type { ReactNode } from 'react';
+import { memo } from 'react';
 import { hueOf } from '../../ui/color';
 import { Name } from '../../ui/words';
+import { BreathShape } from './BreathShape';
 
 /** How high marks stand and how long they are, as shares of the room above their names. */
 const rises = 0.5;
@@ -111,14 +113,20 @@ function Part({ id, many, note, away }: StandPart) {
 }
 
 /** What whoever leads sees: the key and the next, the ladder, the parts, what to say. */
-export function StandView({
+export const StandView = memo(function StandView({
   stand,
-  breath,
+  present,
+  since,
 }: {
   readonly stand: Stand;
-  /** In place of the key, where breath is counted. */
-  readonly breath: ReactNode;
+  readonly present: Segment | undefined;
+  /** Seconds since what is going on began; below 0 while it is explained. */
+  readonly since: () => number;
 }) {
+  const breath =
+    present?.exercise.music.kind === 'breath' ? (
+      <BreathShape segment={present} since={since} />
+    ) : undefined;
   const { key, next, keys, parts, cue, purpose, doing, step, sung, caution, isTalk } = stand;
   return (
     <Flex
@@ -221,7 +229,7 @@ export function StandView({
       </Box>
     </Flex>
   );
-}
+});
 
 function NextWord({ word, isKey }: { readonly word: string; readonly isKey: boolean }) {
   return isKey ? (
