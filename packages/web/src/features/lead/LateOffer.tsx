@@ -15,7 +15,7 @@ import {
   type Standing,
 } from '@wide-fern/plan';
 import { clockIn, lateInWords } from '@wide-fern/words';
-import { useEffect, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { workerOffers, type Offers } from '../../here/offers/offers';
 import { useHere } from '../../here/session';
 import { useKnown } from '../../here/useKnown';
@@ -64,6 +64,7 @@ function Sought({
 }: Late & { readonly evening: Evening }) {
   const { choir } = useHere();
   const { document } = plan;
+  const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
   const known = useKnown(evening, place.item, document, seconds);
   const [found, setFound] = useState<Found>();
   const [left, setLeft] = useState<number>();
@@ -104,7 +105,7 @@ function Sought({
   if (!found || found.plan.document !== document || isLeft) return null;
   const { offer, standing } = found;
   const now = Date.parse(startedAt) + 1000 * state.elapsed;
-  const words = lateInWords(offer, document, clockIn(choir.timeZone, choir.clock), {
+  const words = lateInWords(offer, document, clock, {
     taken: now + 1000 * (restOfOpen(state) + offer.seconds),
     asItStands: now + 1000 * restOf(state),
   });

@@ -6,109 +6,119 @@ import { hueOf } from '../../ui/color';
 import { Name } from '../../ui/words';
 import { BreathShape } from './BreathShape';
 
-/** How high marks stand and how long they are, as shares of the room above their names. */
+/** How high the highest mark stands, as a share of the room above the names. */
 const rises = 0.5;
-const length = { now: 0.46, other: 0.19 } as const;
+
+/** Styles of a list, said once for all that stands in it: a touch draws it anew. */
+const ladderStyles = {
+  display: 'flex',
+  '& li': {
+    flex: 1,
+    minWidth: 0,
+    display: 'flex',
+    flexDirection: 'column',
+    alignItems: 'center',
+    listStyleType: 'none',
+    color: 'ink',
+  },
+  '& .past': { color: 'inkSoft' },
+  '& .now': { color: 'fern', fontWeight: 650 },
+  '& .room': { flex: 1, position: 'relative', width: '16px', minHeight: 0 },
+  '& .mark': {
+    position: 'absolute',
+    left: '3px',
+    width: '10px',
+    height: '19%',
+    background: 'currentcolor',
+  },
+  '& .past .mark': { opacity: 0.55 },
+  '& .now .mark': { left: 0, width: '16px', height: '46%' },
+  '& .name': {
+    marginTop: '4px',
+    fontSize: { base: '20px', md: '28px' },
+    lineHeight: 1.2,
+    whiteSpace: 'nowrap',
+  },
+} as const;
+const classes = { past: 'past', now: 'now', 'to come': 'coming' } as const;
 
 /** The keys in the order sung, as small upright marks that rise with the pitch; the present one tall. */
 function Ladder({ keys }: { readonly keys: readonly StandKey[] }) {
-  const highest = Math.max(1, ...keys.map(({ height }) => height));
-  const percent = (share: number) => `${100 * share}%`;
+  const highest = Math.max(10, ...keys.map(({ height }) => height));
   return (
-    <Flex
+    <Box
       as="ol"
       aria-label="Keys"
       flex={{ base: '0 1 104px', md: '0 1 200px' }}
       minH={{ base: '80px', md: '100px' }}
+      css={ladderStyles}
     >
       {keys.map(({ name, when, height }, i) => (
-        <Flex
-          as="li"
-          key={i}
-          flex="1"
-          minW={0}
-          direction="column"
-          align="center"
-          listStyleType="none"
-          aria-current={when === 'now' ? 'step' : undefined}
-          color={when === 'now' ? 'fern' : when === 'past' ? 'inkSoft' : 'ink'}
-        >
-          <Box flex="1" position="relative" w="16px" minH={0}>
-            <Box
-              position="absolute"
-              bottom={percent((rises * height) / Math.max(highest, 10))}
-              left={when === 'now' ? 0 : '3px'}
-              w={when === 'now' ? '16px' : '10px'}
-              h={percent(when === 'now' ? length.now : length.other)}
-              bg={when === 'now' ? 'fern' : when === 'past' ? 'inkSoft' : 'ink'}
-              opacity={when === 'past' ? 0.55 : 1}
-            />
-          </Box>
-          <Box
-            mt="4px"
-            fontSize={{ base: '20px', md: '28px' }}
-            lineHeight="1.2"
-            fontWeight={when === 'now' ? 650 : 400}
-            whiteSpace="nowrap"
-          >
-            {name}
-          </Box>
-        </Flex>
+        <li key={i} className={classes[when]} aria-current={when === 'now' ? 'step' : undefined}>
+          <div className="room">
+            <div className="mark" style={{ bottom: `${(100 * rises * height) / highest}%` }} />
+          </div>
+          <div className="name">{name}</div>
+        </li>
       ))}
-    </Flex>
+    </Box>
   );
 }
 
-function Part({ id, many, note, away }: StandPart) {
-  const hue = hueOf(id);
+const partStyles = {
+  display: 'grid',
+  gridTemplateColumns: { base: '1fr 1fr', md: '1fr' },
+  '& li': {
+    display: 'flex',
+    alignItems: 'baseline',
+    gap: '16px',
+    listStyleType: 'none',
+    borderBottomWidth: { md: '1px' },
+    borderColor: 'line',
+    minHeight: { base: '46px', md: '54px', xl: '64px' },
+    fontSize: { base: '30px', md: '40px', xl: '46px' },
+    lineHeight: 1.2,
+  },
+  '& .letter': { width: { base: '34px', md: '58px' }, fontWeight: 650 },
+  '& .away': { fontSize: { base: '17px', md: '24px' }, color: 'inkSoft' },
+  '& .rests': { color: 'inkSoft' },
+  '& .ring': {
+    display: 'inline-block',
+    width: '0.45em',
+    height: '0.45em',
+    marginRight: '0.25em',
+    borderWidth: '3px',
+    borderColor: 'currentcolor',
+    borderRadius: '50%',
+  },
+} as const;
+
+/** Each part's first note in its hue, or that it rests. */
+function Parts({ parts }: { readonly parts: readonly StandPart[] }) {
   return (
-    <Flex
-      as="li"
-      align="baseline"
-      gap="16px"
-      listStyleType="none"
-      borderBottomWidth={{ md: '1px' }}
-      borderColor="line"
-      minH={{ base: '46px', md: '54px', xl: '64px' }}
-      fontSize={{ base: '30px', md: '40px', xl: '46px' }}
-      lineHeight="1.2"
-    >
-      <Box
-        as="span"
-        w={{ base: '34px', md: '58px' }}
-        color={hue}
-        fontWeight={650}
-        aria-label={many}
-      >
-        {id}
-      </Box>
-      {note === null ? (
-        <Box as="span" color="inkSoft">
-          <Box
-            as="span"
-            aria-hidden
-            display="inline-block"
-            boxSize="0.45em"
-            mr="0.25em"
-            borderWidth="3px"
-            borderColor="currentcolor"
-            borderRadius="50%"
-          />
-          rests
-        </Box>
-      ) : (
-        <>
-          <Box as="span" color={hue}>
-            {note}
-          </Box>
-          {away && (
-            <Box as="span" fontSize={{ base: '17px', md: '24px' }} color="inkSoft">
-              {away}
-            </Box>
-          )}
-        </>
-      )}
-    </Flex>
+    <Box as="ul" aria-label="First notes" css={partStyles}>
+      {parts.map(({ id, many, note, away }, place) => {
+        const hue = { color: hueOf(id, place) };
+        return (
+          <li key={id}>
+            <span className="letter" style={hue} aria-label={many}>
+              {id}
+            </span>
+            {note === null ? (
+              <span className="rests">
+                <span className="ring" aria-hidden />
+                rests
+              </span>
+            ) : (
+              <>
+                <span style={hue}>{note}</span>
+                {away && <span className="away">{away}</span>}
+              </>
+            )}
+          </li>
+        );
+      })}
+    </Box>
   );
 }
 
@@ -194,18 +204,7 @@ export const StandView = memo(function StandView({
         borderColor="line"
         overflowY="auto"
       >
-        {parts.length > 0 && (
-          <Box
-            as="ul"
-            aria-label="First notes"
-            display="grid"
-            gridTemplateColumns={{ base: '1fr 1fr', md: '1fr' }}
-          >
-            {parts.map((part) => (
-              <Part key={part.id} {...part} />
-            ))}
-          </Box>
-        )}
+        {parts.length > 0 && <Parts parts={parts} />}
         {cue && (
           <Name mt="16px" fontSize={{ base: '26px', md: '34px' }} lineHeight="1.25">
             {cue}
