@@ -102,7 +102,9 @@ function Sought({
   }, [known.kind, document, steps, open, isWanted]);
 
   const isLeft = left !== undefined && Math.abs(left - spare) < 4 * step;
-  if (!found || found.plan.document !== document || isLeft) return null;
+  // What was sought before another exercise was opened may be about that one.
+  const isOld = found?.standing.sung.length !== standingOf(state, seconds).sung.length;
+  if (!found || isOld || found.plan.document !== document || isLeft) return null;
   const { offer, standing } = found;
   const now = Date.parse(startedAt) + 1000 * state.elapsed;
   const words = lateInWords(offer, document, clock, {
