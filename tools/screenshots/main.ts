@@ -34,6 +34,16 @@ const openPlan = async (page: Page, segment?: string): Promise<void> => {
   if (segment) await strip.getByRole('button', { name: segment }).click();
 };
 
+/** Leads as far as the fourth key of an exercise. */
+const lead = async (page: Page, exercise: string): Promise<void> => {
+  await page.getByRole('button', { name: 'Lead it' }).click();
+  await page.getByRole('button', { name: 'Begin' }).click();
+  const open = page.getByRole('heading', { level: 1 });
+  await page.keyboard.press('o');
+  while ((await open.textContent()) !== exercise) await page.keyboard.press('o');
+  for (let i = 0; i < 4; i += 1) await page.keyboard.press('PageDown');
+};
+
 const openVoices = async (page: Page, singer?: string): Promise<void> => {
   await page.getByRole('link', { name: 'Voices' }).click();
   await page.getByRole('listbox', { name: 'Singers' }).waitFor();
@@ -69,11 +79,11 @@ const pictures: readonly Picture[] = [
   },
   { name: 'plan', size: 'desk', show: (page) => openPlan(page, 'Slate steps') },
   {
-    name: 'plan-stand',
-    size: 'stand',
-    dark: true,
-    show: (page) => openPlan(page, 'Lantern chord'),
+    name: 'lead',
+    size: 'desk',
+    show: (page) => lead(page, 'Slate steps'),
   },
+  { name: 'lead-hand', size: 'hand', show: (page) => lead(page, 'Slate steps') },
   { name: 'plan-hand', size: 'hand', whole: true, show: (page) => openPlan(page, 'Pulley') },
   {
     name: 'voices',
@@ -83,7 +93,6 @@ const pictures: readonly Picture[] = [
       await page.getByText('Thick: easy').waitFor();
     },
   },
-  { name: 'voices-hand', size: 'hand', whole: true, show: (page) => openVoices(page) },
   {
     name: 'check',
     size: 'desk',

@@ -23,7 +23,7 @@ const ledSegmentSchema = z.object({
 });
 
 /** What happened while a warm-up was led. */
-export const runActSchema = z.discriminatedUnion('kind', [
+const runActSchema = z.discriminatedUnion('kind', [
   z.object({ kind: z.literal('opened'), segment: segmentId }),
   z.object({ kind: z.literal('began'), key: z.int().min(0).max(100) }),
   z.object({ kind: z.literal('again') }),

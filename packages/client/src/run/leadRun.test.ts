@@ -154,7 +154,7 @@ describe('a run that is led', () => {
   });
 
   it('goes on in memory where the device keeps nothing, and says so', () => {
-    const { setItem } = Storage.prototype;
+    const kept = Object.getOwnPropertyDescriptor(Storage.prototype, 'setItem')!;
     const server = world();
     Storage.prototype.setItem = () => {
       throw new DOMException('full', 'QuotaExceededError');
@@ -165,7 +165,7 @@ describe('a run that is led', () => {
       expect(lead.store.getState()).toMatchObject({ isKept: false });
       expect(lead.store.getState().run.events).toHaveLength(1);
     } finally {
-      Storage.prototype.setItem = setItem;
+      Object.defineProperty(Storage.prototype, 'setItem', kept);
     }
   });
 

@@ -3,8 +3,7 @@ import type { Opening } from './openings';
 import type { Programme, Sounded } from './programme';
 
 /** How a key is given: its chord, or each part's first note one after the other, the highest first. */
-export const givings = ['chord', 'notes'] as const;
-export type Giving = (typeof givings)[number];
+export type Giving = 'chord' | 'notes';
 
 const chordLasts: Seconds = 1.6;
 const noteLasts: Seconds = 0.9;

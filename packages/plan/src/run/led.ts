@@ -36,7 +36,7 @@ function ledKeys(one: Evaluated): LedKey[] {
 }
 
 /** A segment of a plan as it is led. */
-export const ledSegment = (one: Evaluated): LedSegment => ({
+const ledSegment = (one: Evaluated): LedSegment => ({
   id: one.segment.id,
   talk: one.computed.talk,
   keys: ledKeys(one),

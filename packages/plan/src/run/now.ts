@@ -22,7 +22,7 @@ export const runAt = (
 ): RunState => runState(segments, events, now);
 
 /** The plan as it is led now: what was, and what remains as it was put last. */
-export function documentNow(
+function documentNow(
   { head }: Pick<LedPlan, 'head'>,
   events: readonly SentEvent[],
   state: Pick<RunState, 'segments'>,

@@ -5,6 +5,7 @@ import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { Clock } from '@wide-fern/words';
 import { lazy, Suspense, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
+import type { BenchActions } from './bench/actions';
 import { Learned } from './bench/Learned';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
@@ -50,6 +51,19 @@ const AsTable = lazy(() =>
     () => ({ default: Away }),
   ),
 );
+
+/** What the bench can do: the acts on the chosen segment, and what opens beside it. */
+const benchActions = (
+  actions: Omit<BenchActions, 'instead' | 'elseAfter'>,
+  setOpen: (open: 'instead' | 'shelf') => void,
+): BenchActions => ({
+  ...actions,
+  instead: () => setOpen('instead'),
+  elseAfter: (keys) => {
+    actions.split(keys);
+    setOpen('shelf');
+  },
+});
 
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
@@ -172,21 +186,10 @@ export function Below({
               learned={
                 <Learned
                   segment={evaluated.segment}
-                  onTalk={
-                    mayEdit
-                      ? (talk) => actions.choose({ talk }, `${evaluated.segment.id} talk`)
-                      : undefined
-                  }
+                  choose={mayEdit ? actions.choose : undefined}
                 />
               }
-              actions={{
-                ...actions,
-                instead: () => setOpen('instead'),
-                elseAfter: (keys) => {
-                  actions.split(keys);
-                  setOpen('shelf');
-                },
-              }}
+              actions={benchActions(actions, setOpen)}
               together={
                 together.length > 1
                   ? {

@@ -76,8 +76,7 @@ export function PlanView({
   const settled = useDeferredValue(plan);
   const below = isPulled ? settled : plan;
   const behind = useBehind(evening, settled);
-  const at = document.segments.findIndex(({ id }) => id === chosen);
-  const evaluated = plan.segments[at];
+  const evaluated = plan.segments.find(({ segment }) => segment.id === chosen);
   const acts = usePlanActs(store, frame, evaluated, {
     ...{ build: onBuild, lead: onLead, looking, evening, plan },
   });
@@ -160,7 +159,11 @@ export function PlanView({
             sections={sections}
             part={part}
             onPart={setPart}
-            segment={evaluated ? `${at + 1} of ${document.segments.length}` : ''}
+            segment={
+              evaluated
+                ? `${plan.segments.indexOf(evaluated) + 1} of ${document.segments.length}`
+                : ''
+            }
             onSegment={go}
           />
         </Suspense>

@@ -5,15 +5,16 @@ import { learnedInWords } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
 import { WordRow } from '../../../ui/WordList';
 import { WordButton } from '../../../ui/words';
+import type { BenchActions } from './actions';
 
 /** What leading this exercise has taught of its talk, the evenings it comes from, and one touch that plans it so. */
 export function Learned({
   segment,
-  onTalk,
+  choose,
 }: {
   readonly segment: Segment;
   /** Nothing where the plan is only looked at. */
-  readonly onTalk: ((seconds: number) => void) | undefined;
+  readonly choose: BenchActions['choose'] | undefined;
 }) {
   const { choir } = useHere();
   const led = useQuery(ledOnceQuery(choir.id));
@@ -23,8 +24,8 @@ export function Learned({
   return (
     <WordRow label="Led">
       {words}{' '}
-      {onTalk && talk !== undefined && (
-        <WordButton fontSize="13px" onClick={() => onTalk(talk)}>
+      {choose && talk !== undefined && (
+        <WordButton fontSize="13px" onClick={() => choose({ talk }, `${segment.id} talk`)}>
           plan {talk} s of talk
         </WordButton>
       )}

@@ -1,4 +1,5 @@
 import type { PlanActs } from '@wide-fern/client';
+import type { SingleActions } from '../single/KeyByKey';
 
 /** What the bench can do to its segment. */
 export type BenchActions = Pick<
@@ -14,9 +15,8 @@ export type BenchActions = Pick<
   | 'onceMore'
   | 'split'
   | 'resize'
-> & {
-  /** Shows what could stand in its place. */
-  readonly instead: () => void;
-  /** Parts it after so many keys, and shows what could be put between. */
-  readonly elseAfter: (keys: number) => void;
-};
+> &
+  SingleActions & {
+    /** Shows what could stand in its place. */
+    readonly instead: () => void;
+  };

@@ -4,7 +4,7 @@ import { canBeSplit, changeKey, changeTime, type Evaluated } from '@wide-fern/pl
 import { ordinal, singleInWords, singleKeyInWords, type Wording } from '@wide-fern/words';
 import { Fragment, useState } from 'react';
 import { Label, WordButton } from '../../../ui/words';
-import type { BenchActions } from '../bench/actions';
+import type { PlanActs } from '@wide-fern/client';
 import { KeyFields, WayFields } from './SingleFields';
 
 /** A key or a time as it stands in the row: its name, and below it what it is sung on. */
@@ -50,6 +50,12 @@ function Place({
   );
 }
 
+/** What the row can do to its segment. */
+export type SingleActions = Pick<PlanActs, 'choose' | 'split'> & {
+  /** Parts it after so many keys, and shows what could be put between. */
+  readonly elseAfter: (keys: number) => void;
+};
+
 /** What is chosen in the row: the so manieth key, or the so manieth time in each. */
 interface Chosen {
   readonly of: 'key' | 'time';
@@ -69,7 +75,7 @@ export function KeyByKey({
   readonly evaluated: Evaluated;
   readonly wording: Wording;
   readonly mayEdit: boolean;
-  readonly actions: Pick<BenchActions, 'choose' | 'split' | 'elseAfter'>;
+  readonly actions: SingleActions;
 }) {
   const { id, choices } = segment;
   const isUsed = singleInWords(choices).length > 0;

@@ -5,9 +5,8 @@ import type { Choices } from '@wide-fern/contract';
 import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { wordingFor } from '@wide-fern/words';
-import type { BenchActions } from '../bench/actions';
 import { system } from '../../../ui/system';
-import { KeyByKey } from './KeyByKey';
+import { KeyByKey, type SingleActions } from './KeyByKey';
 
 /** The row of one segment, and what it asks to be done. */
 function showRow(changed: Partial<Choices>, mayEdit = true) {
@@ -17,9 +16,9 @@ function showRow(changed: Partial<Choices>, mayEdit = true) {
   );
   const evaluated = plan.segments[0]!;
   const actions = {
-    choose: jest.fn<BenchActions['choose']>(),
-    split: jest.fn<BenchActions['split']>(),
-    elseAfter: jest.fn<BenchActions['elseAfter']>(),
+    choose: jest.fn<SingleActions['choose']>(),
+    split: jest.fn<SingleActions['split']>(),
+    elseAfter: jest.fn<SingleActions['elseAfter']>(),
   };
   const wording = wordingFor(plan.document.tonight.sections, evaluated.segment, 'flats');
   render(
@@ -97,7 +96,7 @@ describe('a segment key by key', () => {
   it('shows all of it to whoever only reads, and lets nothing be changed', () => {
     const { open } = showRow({ inKeys: { '0': { way: { cue: 'lips only' } } } }, false);
     const group = open(/^First key.*lips only/);
-    expect((group.getByLabelText('said for it') as HTMLInputElement).disabled).toBe(true);
+    expect(group.getByLabelText<HTMLInputElement>('said for it').disabled).toBe(true);
     expect(group.queryAllByRole('button', { name: /parts|again|else/, ...hidden })).toEqual([]);
   });
 });
