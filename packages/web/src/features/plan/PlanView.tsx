@@ -23,7 +23,7 @@ import { useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
-import { usePlanActs } from './model/usePlanActs';
+import { usePlanActs, type Opened } from './model/usePlanActs';
 import { useBehind } from './model/useBehind';
 import { usePlanDrawing } from './model/usePlanDrawing';
 import { PlanNotices } from './PlanNotices';
@@ -37,6 +37,13 @@ const PartSwitch = lazy(() => import('./PartSwitch').then((it) => ({ default: it
 const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
 
 const onTonightNow = 'The plan rests on tonight’s sections now; undo brings the old keys back.';
+
+/** Shows what was done, or puts it away again, each time that is asked. */
+function useDoneAsked(asked: number, setOpen: (next: (shown: Opened) => Opened) => void): void {
+  useEffect(() => {
+    if (asked > 0) setOpen((shown) => (shown === 'done' ? 'bench' : 'done'));
+  }, [asked, setOpen]);
+}
 
 /** A plan: what is sung when, in which keys, and whether it holds. */
 export function PlanView({
@@ -76,14 +83,13 @@ export function PlanView({
   const settled = useDeferredValue(plan);
   const below = isPulled ? settled : plan;
   const behind = useBehind(evening, settled);
-  const evaluated = plan.segments.find(({ segment }) => segment.id === chosen);
+  const place = document.segments.findIndex(({ id }) => id === chosen) + 1;
+  const evaluated = plan.segments[place - 1];
   const acts = usePlanActs(store, frame, evaluated, {
     ...{ build: onBuild, lead: onLead, looking, evening, plan },
   });
   const { open, setOpen, said, setSaid, actions, go } = acts;
-  useEffect(() => {
-    if (doneAsked > 0) setOpen((shown) => (shown === 'done' ? 'bench' : 'done'));
-  }, [doneAsked, setOpen]);
+  useDoneAsked(doneAsked, setOpen);
   const chooseSegment = (id: string, beside = false) => {
     if (!beside) chooseOnlyOne();
     choose(id, beside ? 'beside' : undefined);
@@ -159,11 +165,7 @@ export function PlanView({
             sections={sections}
             part={part}
             onPart={setPart}
-            segment={
-              evaluated
-                ? `${plan.segments.indexOf(evaluated) + 1} of ${document.segments.length}`
-                : ''
-            }
+            segment={evaluated ? `${place} of ${document.segments.length}` : ''}
             onSegment={go}
           />
         </Suspense>
