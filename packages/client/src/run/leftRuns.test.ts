@@ -7,7 +7,7 @@ import { sendLeftRuns } from './leftRuns';
 
 const place = { choir: 'c', evening: 'e', item: 'warm-up' };
 const head = {
-  startedAt: '2026-12-01T18:30:00.000Z',
+  startedAt: new Date().toISOString(),
   seconds: 900,
   document: documentOf('pulley'),
 };
@@ -15,8 +15,12 @@ const ended: SentEvent = { id: 'x', n: 1, at: 2000, act: { kind: 'ended' } };
 const opened: SentEvent = { id: 'w', n: 0, at: 0, act: { kind: 'opened', segment: 'pulley' } };
 
 /** Keeps a run with these events, and answers with what is sent of all that is kept. */
-async function sent(events: readonly SentEvent[], answer: () => Promise<unknown>) {
-  const run = { ...beginRun(head), events: [...events] };
+async function sent(
+  events: readonly SentEvent[],
+  answer: () => Promise<unknown>,
+  startedAt = head.startedAt,
+) {
+  const run = { ...beginRun({ ...head, startedAt }), events: [...events] };
   keepRun('a', place, run);
   const bodies: SendRun[] = [];
   await sendLeftRuns('a', () => (_, body) => {
@@ -32,6 +36,13 @@ describe('runs that were left on a device', () => {
   it('are sent, and forgotten when they are over', async () => {
     const bodies = await sent([opened, ended], stored);
     expect(bodies).toEqual([{ head, events: [opened, ended] }]);
+    expect(keptRuns('a')).toEqual([]);
+  });
+  it('are forgotten after a day where nobody ended them, once they are stored', async () => {
+    const old = '2020-12-01T18:30:00.000Z';
+    await sent([opened], () => Promise.reject(new ApiError(0, 'unreachable', 'Away.')), old);
+    expect(keptRuns('a')).toHaveLength(1);
+    await sendLeftRuns('a', () => stored);
     expect(keptRuns('a')).toEqual([]);
   });
   it('stay where they go on, and are not sent twice', async () => {

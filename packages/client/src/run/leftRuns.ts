@@ -9,6 +9,9 @@ export const sendTo =
   (run, body) =>
     call('sendRun', { params: { ...place, run }, body });
 
+/** After so long nobody goes on with a run: what the server has need not lie here, in milliseconds. */
+const longest = 24 * 60 * 60_000;
+
 /** What of a run the server does not have yet. */
 const unsent = ({ head, events, known, begun }: KeptRun) => {
   const there = new Set(known);
@@ -20,7 +23,7 @@ const unsent = ({ head, events, known, begun }: KeptRun) => {
 
 /**
  * Sends what was led on this device and did not get through, one run after the other, and forgets what is
- * over and stored. Where the server is away it stops; what it refuses stays.
+ * over, or a day old, and stored. Where the server is away it stops; what it refuses stays.
  * @param to how a run is sent to where it belongs
  */
 export async function sendLeftRuns(account: string, to = sendTo): Promise<void> {
@@ -38,7 +41,8 @@ export async function sendLeftRuns(account: string, to = sendTo): Promise<void> 
       begun: true,
       known: [...run.known, ...body.events.map(({ id }) => id)],
     });
-    if (isEnded(now) && isSent(now)) forgetRun(account, place, run.id);
+    const isOld = Date.now() - Date.parse(now.head.startedAt) > longest;
+    if ((isEnded(now) || isOld) && isSent(now)) forgetRun(account, place, run.id);
     else keepRun(account, place, now);
   }
 }

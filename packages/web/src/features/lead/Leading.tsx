@@ -65,7 +65,8 @@ export function Leading({
         <Pain
           onGoOn={() => {
             setHurts(false);
-            touch('pause');
+            // Whoever led on meanwhile is not stopped by it.
+            if (settled.isPaused) touch('pause');
           }}
         />
       )}

@@ -6,6 +6,7 @@ import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { Frame } from '../../here/Frame';
+import { goesOn } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { darkMeanwhile } from '../../here/theme';
 import { usePageTitle } from '../../here/usePageTitle';
@@ -53,7 +54,8 @@ function Runs({ place }: { readonly place: PlanPlace }) {
       </Frame>
     );
   }
-  if (latest.endedAt === null) return <FollowedRun place={place} run={latest.id} back={back} />;
+  if (goesOn(latest, runs.dataUpdatedAt))
+    return <FollowedRun place={place} run={latest.id} back={back} />;
   const clock = clockIn(choir.timeZone, choir.clock);
   return (
     <Frame place="Tonight">

@@ -150,6 +150,12 @@ describe('leading', () => {
     expect(kinds().slice(-3)).toEqual(['marked', 'marked', 'paused']);
     fireEvent.click(within(screen.getByRole('alert')).getByRole('button', { name: 'Go on' }));
     expect(kinds().at(-1)).toBe('resumed');
+    // Led on meanwhile, it is not paused by being read.
+    press('m');
+    touch('it hurts somebody');
+    press('PageDown');
+    fireEvent.click(within(screen.getByRole('alert')).getByRole('button', { name: 'Go on' }));
+    expect(kinds().at(-1)).toBe('began');
   });
 
   it('has nothing to lead where nothing is planned, and is not for readers', async () => {
