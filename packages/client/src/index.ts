@@ -10,7 +10,7 @@ export * from './plan/beginPlan';
 export * from './plan/planStore';
 export * from './plan/putInto';
 export * from './plan/session';
-export { withPending } from './presence/pending';
+export { isNothing, withPending } from './presence/pending';
 export * from './presence/presence';
 export * from './queries';
 export * from './run/keptRun';

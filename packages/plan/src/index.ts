@@ -14,6 +14,7 @@ export * from './edit/several';
 export * from './edit/single';
 export * from './edit/takeBack';
 export * from './edit/telling';
+export * from './run/here';
 export * from './run/late';
 export * from './run/led';
 export * from './run/now';

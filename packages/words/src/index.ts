@@ -47,6 +47,7 @@ export * from './sheet';
 export * from './plan/table';
 export * from './plan/wished';
 export * from './run/happened';
+export * from './run/here';
 export * from './run/late';
 export * from './run/stand';
 export * from './run/touch';

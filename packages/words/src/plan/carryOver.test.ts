@@ -1,7 +1,7 @@
 import { sectionsChange } from '@wide-fern/plan';
 import { documentOf, tonight } from '@wide-fern/plan/testing';
 import type { Tonight } from '@wide-fern/core';
-import { bandChangeInWords, segmentChangeInWords } from './carryOver';
+import { bandChangeInWords, sectionsChangeInWords, segmentChangeInWords } from './carryOver';
 import { madeForInWords } from './madeFor';
 
 const withBasses = (comfort: [number, number], more: object = {}): Tonight => ({
@@ -21,6 +21,13 @@ describe('sections that changed since a plan was made', () => {
     expect(words.find((text) => text.startsWith('Slate steps'))).toMatch(
       /^Slate steps: (basses (beyond their comfort|out of reach) in .+\. )?It would be .+\.$/,
     );
+  });
+  it('are said in one sentence or two, with how many segments they touch', () => {
+    expect(sectionsChangeInWords(sectionsChange(document, withBasses([48, 58]))!, 'flats')).toMatch(
+      /^The basses sing C3–B♭3 easily now, .+ (Two segments no longer fit|One segment no longer fits)\.$/,
+    );
+    const hardly = sectionsChange(documentOf('coat-off'), withBasses([48, 58]))!;
+    expect(sectionsChangeInWords(hardly, 'flats')).toMatch(/Every key stays as it is\.$/);
   });
   it('say whom a plan was made for', () => {
     expect(madeForInWords(withBasses([43, 62], { singers: 1, away: 2 }))).toBe(

@@ -8,7 +8,7 @@ import {
   type Misfit,
   type Section,
 } from '@wide-fern/core';
-import { countInWords, listInWords } from '../counting';
+import { capitalise, countInWords, formFor, listInWords } from '../counting';
 
 import { keyPath, wordingFor } from './words';
 
@@ -28,6 +28,25 @@ export function bandChangeInWords(
     return `The ${now.many} reach ${figures(now.reach, writing)} now, ${figures(before.reach, writing)} when this plan was made.`;
   }
   return `The ${now.many} sing ${here} easily now, ${figures(before.comfort, writing)} when this plan was made.`;
+}
+
+/** What has changed, and how many segments that touches. */
+export function sectionsChangeInWords(
+  { sections, segments }: SectionsChange,
+  writing: NoteWriting,
+): string {
+  const what =
+    sections.length === 0
+      ? 'What is sung on this evening has changed.'
+      : sections.map((band) => bandChangeInWords(band, writing)).join(' ');
+  const misfits = segments.filter(({ change }) => change.misfits.length > 0).length;
+  const count = misfits || segments.length;
+  if (count === 0) return `${what} Every key stays as it is.`;
+  const fate = misfits
+    ? formFor(count, 'no longer fits', 'no longer fit')
+    : 'would have other keys';
+  const who = `${countInWords(count)} ${formFor(count, 'segment', 'segments')}`;
+  return `${what} ${capitalise(who)} ${fate}.`;
 }
 
 /** «basses beyond their comfort in F and G», worst first, one phrase a part. */

@@ -1,4 +1,3 @@
-import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import { eveningQuery, newId, type PlanPlace } from '@wide-fern/client';
 import type { Evening, SentAct } from '@wide-fern/contract';
@@ -19,7 +18,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { workerOffers, type Offers } from '../../here/offers/offers';
 import { useHere } from '../../here/session';
 import { useKnown } from '../../here/useKnown';
-import { WordButton } from '../../ui/words';
+import { OfferLine } from './OfferLine';
 
 /** A change of the likely end by less is no reason to seek anew, in seconds. */
 const step = 15;
@@ -28,7 +27,7 @@ const quiet = 1000;
 /** Being early by less is left as it is. */
 const early = 60;
 
-interface Late {
+export interface LateOfferProps {
   readonly place: PlanPlace;
   readonly plan: EvaluatedPlan;
   readonly state: RunState;
@@ -39,7 +38,7 @@ interface Late {
 }
 
 /** While it is late, or early by a minute: what loses least or adds most, in one line, taken by one touch. */
-export default function LateOffer(props: Late) {
+export default function LateOffer(props: LateOfferProps) {
   const { choir } = useHere();
   const evening = useQuery(eveningQuery(choir.id, props.place.evening));
   // Without what is known of the evening nothing can be weighed, and nothing is offered.
@@ -61,7 +60,7 @@ function Sought({
   startedAt,
   onTake,
   evening,
-}: Late & { readonly evening: Evening }) {
+}: LateOfferProps & { readonly evening: Evening }) {
   const { choir } = useHere();
   const { document } = plan;
   const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
@@ -112,55 +111,15 @@ function Sought({
     asItStands: now + 1000 * restOf(state),
   });
   return (
-    <Flex
-      role="status"
-      align="stretch"
-      mx={{ base: '20px', md: '40px' }}
-      mb="8px"
-      minH="60px"
-      borderWidth="1px"
-      borderColor="spore"
-      borderRadius="3px"
+    <OfferLine
+      aside={words.asItStands}
+      onLeave={() => setLeft(spare)}
+      onTake={() => {
+        const act = renewedBy(document, offer, standing, newId);
+        if (act) onTake(act);
+      }}
     >
-      <Flex
-        flex="1"
-        px="16px"
-        py="6px"
-        gap="4px 24px"
-        align="center"
-        justify="space-between"
-        wrap="wrap"
-        fontSize={{ base: '17px', md: '24px' }}
-        lineHeight="1.25"
-      >
-        <Box flex="1 1 260px">{words.offer}</Box>
-        <Box display={{ base: 'none', md: 'block' }} color="inkSoft">
-          {words.asItStands}
-        </Box>
-        <WordButton
-          fontSize={{ base: '17px', md: '20px' }}
-          minH="44px"
-          onClick={() => setLeft(spare)}
-        >
-          Leave it
-        </WordButton>
-      </Flex>
-      <Box
-        as="button"
-        minW={{ base: '96px', md: '150px' }}
-        px="12px"
-        bg="spore"
-        color="onFern"
-        fontWeight={650}
-        fontSize={{ base: '18px', md: '26px' }}
-        cursor="pointer"
-        onClick={() => {
-          const act = renewedBy(document, offer, standing, newId);
-          if (act) onTake(act);
-        }}
-      >
-        Take it
-      </Box>
-    </Flex>
+      {words.offer}
+    </OfferLine>
   );
 }

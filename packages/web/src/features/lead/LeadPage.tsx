@@ -11,7 +11,7 @@ import {
   type PlanPlace,
   type PlanStore,
 } from '@wide-fern/client';
-import type { Evening, PlanDocument } from '@wide-fern/contract';
+import type { Evening, PlanDocument, PlanEdit } from '@wide-fern/contract';
 import { evaluate, itemTime } from '@wide-fern/plan';
 import { clockIn, dayInWords, leadingInWords, lengthInFigures } from '@wide-fern/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
@@ -25,6 +25,7 @@ import { Name, WordButton, WordLink } from '../../ui/words';
 import { usePageTitle } from '../../here/usePageTitle';
 import { Area } from './Area';
 import { Leading } from './Leading';
+import { WhoBefore } from './who/WhoBefore';
 
 /** Leading a warm-up: on the stand, dark, large, from the device. */
 export default function LeadPage() {
@@ -172,6 +173,7 @@ function Planned({
   readonly onBegin: (run: KeptRun) => void;
 }) {
   const document = useStore(store, (plan) => plan.document);
+  const edit = useStore(store, (plan) => plan.edit);
   if (document.segments.length === 0) {
     return (
       <Empty title="There is nothing to lead yet">
@@ -189,18 +191,22 @@ function Planned({
       }),
     );
   };
-  return <Ready {...{ evening, document, back }} onBegin={begin} />;
+  return <Ready {...{ place, evening, document, back }} edit={edit} onBegin={begin} />;
 }
 
 function Ready({
+  place,
   evening,
   document,
   back,
+  edit,
   onBegin,
 }: {
+  readonly place: PlanPlace;
   readonly evening: Evening;
   readonly document: PlanDocument;
   readonly back: string;
+  readonly edit: (edit: PlanEdit) => unknown;
   readonly onBegin: () => void;
 }) {
   const { choir } = useHere();
@@ -223,6 +229,7 @@ function Ready({
           </Flex>
         ))}
       </Box>
+      <WhoBefore {...{ place, document, edit }} />
       <Box maxW="480px">
         <Area isMain autoFocus onClick={onBegin}>
           Begin
@@ -231,9 +238,6 @@ function Ready({
       <Flex gap="24px" mt="16px">
         <WordLink to={back} minH="44px">
           back to the plan
-        </WordLink>
-        <WordLink to="/" minH="44px">
-          who is here tonight
         </WordLink>
       </Flex>
     </Box>

@@ -1,10 +1,11 @@
 import { Flex } from '@chakra-ui/react';
 import { isEnded, type KeptRun, type PlanPlace } from '@wide-fern/client';
 import { sentInWords, touchWords } from '@wide-fern/words';
-import { lazy, Suspense, useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useState, type ComponentType } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { LargeTouches } from './LargeTouches';
+import type { LateOfferProps } from './LateOffer';
 import { Noticed } from './Noticed';
 import { OnStand } from './OnStand';
 import { Pain } from './Pain';
@@ -13,14 +14,25 @@ import { SmallTouches } from './SmallTouches';
 import { useAwake, useElapsed, useLead } from './useLead';
 import { useShown } from './useShown';
 import { useTouches } from './useTouches';
+import type { WhoOnStandProps } from './who/WhoOnStand';
 
+const Nothing: ComponentType = () => null;
 /** Not needed for the first key; where it cannot be fetched nothing is offered. */
 const LateOffer = lazy(() =>
   import('./LateOffer').then(
-    (it) => it,
-    () => ({ default: () => null }),
+    (it): { default: ComponentType<LateOfferProps> } => it,
+    () => ({ default: Nothing }),
   ),
 );
+const WhoOnStand = lazy(() =>
+  import('./who/WhoOnStand').then(
+    (it): { default: ComponentType<WhoOnStandProps> } => it,
+    () => ({ default: Nothing }),
+  ),
+);
+
+/** What is opened above the touches. */
+type Opened = 'notes' | 'pain' | 'who' | undefined;
 
 /** A run that is led: the stand, and what can be touched. */
 export function Leading({
@@ -39,10 +51,13 @@ export function Leading({
   useAwake();
   const shown = useShown(run, now, choir.writing);
   const { led, settled, plan, state } = shown;
-  const [isNoticing, setNoticing] = useState(false);
-  const [hurts, setHurts] = useState(false);
-  const notice = useCallback(() => setNoticing((is) => !is), []);
-  const { touch, undo, give, since, failed } = useTouches(lead, led, notice);
+  const [opened, setOpened] = useState<Opened>();
+  const close = useCallback(() => setOpened(undefined), []);
+  const open = useCallback(
+    (which: 'notes' | 'who') => setOpened((was) => (was === which ? undefined : which)),
+    [],
+  );
+  const { touch, undo, give, since, failed } = useTouches(lead, led, open);
 
   if (isEnded(run)) {
     return (
@@ -61,41 +76,47 @@ export function Leading({
   return (
     <Flex direction="column" h="100dvh" bg="paper" color="ink" overflow="hidden">
       <OnStand {...shown} since={since} />
-      {hurts && (
+      {opened === 'pain' && (
         <Pain
           onGoOn={() => {
-            setHurts(false);
+            close();
             // Whoever led on meanwhile is not stopped by it.
             if (settled.isPaused) touch('pause');
           }}
         />
       )}
-      {isNoticing && !hurts && (
+      {opened === 'notes' && (
         <Noticed
           sections={plan.document.tonight.sections}
           onNote={(act) => {
             lead.note(act);
-            setNoticing(false);
+            close();
           }}
           onPain={() => {
-            setNoticing(false);
-            setHurts(true);
+            setOpened('pain');
             lead.note({ kind: 'marked', part: null, word: 'it hurt somebody' });
             if (!settled.isPaused) touch('pause');
           }}
-          onClose={() => setNoticing(false)}
+          onClose={close}
         />
       )}
-      {!isNoticing && !hurts && (
-        <Suspense fallback={null}>
+      <Suspense fallback={null}>
+        <WhoOnStand
+          {...{ place, settled }}
+          document={plan.document}
+          isOpen={opened === 'who'}
+          onClose={close}
+          onTake={lead.note}
+        />
+        {opened === undefined && (
           <LateOffer
             {...{ place, plan, state }}
             seconds={run.head.seconds}
             startedAt={run.head.startedAt}
             onTake={lead.note}
           />
-        </Suspense>
-      )}
+        )}
+      </Suspense>
       <SmallTouches
         isOpen={settled.open >= 0}
         isTalking={settled.isTalking}
@@ -105,7 +126,7 @@ export function Leading({
         onTouch={touch}
         onUndo={undo}
         onGive={give}
-        onNotice={notice}
+        onOpen={open}
         said={failed || sentInWords(sent.kind, isKept)}
       />
       <LargeTouches

@@ -5,6 +5,7 @@ import { managedWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { FormField } from '../../ui/FormField';
 import { WordButton } from '../../ui/words';
+import { OnTop } from './OnTop';
 
 const words = ['worked', 'too long', 'once more next time'] as const;
 
@@ -29,17 +30,7 @@ export function Noticed({
   };
   const touch = { fontSize: '20px', minH: '44px', px: '6px' } as const;
   return (
-    <Box
-      as="section"
-      aria-label="What happens"
-      mx={{ base: '20px', md: '40px' }}
-      mb="12px"
-      p="8px 16px"
-      bg="sheet"
-      borderWidth="1px"
-      borderColor="line"
-      borderRadius="3px"
-    >
+    <OnTop label="What happens">
       <Flex wrap="wrap" columnGap="20px" align="center">
         <WordButton {...touch} color="sporeText" onClick={onPain}>
           it hurts somebody
@@ -79,6 +70,6 @@ export function Noticed({
           close
         </WordButton>
       </Flex>
-    </Box>
+    </OnTop>
   );
 }

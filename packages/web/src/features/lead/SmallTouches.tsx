@@ -22,7 +22,7 @@ export const SmallTouches = memo(function SmallTouches({
   onTouch,
   onUndo,
   onGive,
-  onNotice,
+  onOpen,
   said,
 }: {
   /** Whether an exercise is open. */
@@ -35,7 +35,7 @@ export const SmallTouches = memo(function SmallTouches({
   readonly onTouch: (touch: Touch) => void;
   readonly onUndo: () => void;
   readonly onGive: (how: Giving) => void;
-  readonly onNotice: () => void;
+  readonly onOpen: (which: 'notes' | 'who') => void;
   /** What has to be known and is not loud: «offline, kept here». */
   readonly said: string;
 }) {
@@ -49,12 +49,13 @@ export const SmallTouches = memo(function SmallTouches({
       act: touch('talk'),
       isOn: canAgain,
     },
-    { word: 'Note', act: onNotice, isOn: isOpen },
+    { word: 'Note', act: () => onOpen('notes'), isOn: isOpen },
     { word: 'Higher', act: touch('higher'), isOn: canMove, isRare: true },
     { word: 'Stay longer', act: touch('stay'), isOn: canAgain && !isHeld, isRare: true },
     { word: isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
     { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
     { word: 'First notes', act: () => onGive('notes'), isOn: canMove, isRare: true },
+    { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },
   ];
   const size = { fontSize: { base: '18px', md: '20px', xl: '24px' }, minH: '44px' } as const;

@@ -6,7 +6,8 @@ export interface StandActs {
   readonly touch: (touch: Touch) => void;
   readonly undo: () => void;
   readonly give: (how: 'chord' | 'notes') => void;
-  readonly notice: () => void;
+  /** Opens what is noted, or who is here; a second time closes it. */
+  readonly open: (which: 'notes' | 'who') => void;
 }
 
 const named =
@@ -15,7 +16,7 @@ const named =
     names.includes(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey;
 
 /** The keys of the stand, for the listener and for the list. */
-export const standShortcuts = ({ touch, undo, give, notice }: StandActs): Shortcut[] => [
+export const standShortcuts = ({ touch, undo, give, open }: StandActs): Shortcut[] => [
   {
     keys: 'space, Page Down',
     words: 'the next key, or on',
@@ -33,5 +34,6 @@ export const standShortcuts = ({ touch, undo, give, notice }: StandActs): Shortc
   { keys: 'u', words: 'undo the last touch', match: letter('u'), act: undo },
   { keys: 'c', words: 'hear the chord', match: letter('c'), act: () => give('chord') },
   { keys: 'n', words: 'hear the first notes', match: letter('n'), act: () => give('notes') },
-  { keys: 'm', words: 'note what happens', match: letter('m'), act: notice },
+  { keys: 'm', words: 'note what happens', match: letter('m'), act: () => open('notes') },
+  { keys: 'w', words: 'who is here', match: letter('w'), act: () => open('who') },
 ];

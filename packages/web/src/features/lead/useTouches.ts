@@ -3,7 +3,7 @@ import { actOf, givenKey, openings, writtenIn, type Giving, type Touch } from '@
 import { planNow, runAt, type LedPlan } from '@wide-fern/plan';
 import { useCallback, useMemo, useRef, useState } from 'react';
 import { useShortcuts } from '../../ui/useShortcuts';
-import { standShortcuts } from './touches';
+import { standShortcuts, type StandActs } from './touches';
 
 /** What a touch does, read from the run as it is at that moment: keys come faster than the page is drawn. */
 export interface Touches {
@@ -11,7 +11,6 @@ export interface Touches {
   readonly undo: () => void;
   /** Gives the present key: its chord, or each part’s first note. */
   readonly give: (how: Giving) => void;
-  readonly notice: () => void;
   /** Seconds since what is going on began; below 0 while it is explained. */
   readonly since: () => number;
   /** Why nothing was heard. */
@@ -19,7 +18,7 @@ export interface Touches {
 }
 
 /** The touches of the stand, and the keys that do them. */
-export function useTouches(lead: RunLead, led: LedPlan, notice: () => void): Touches {
+export function useTouches(lead: RunLead, led: LedPlan, open: StandActs['open']): Touches {
   const playing = useRef<{ readonly stop: () => void }>(undefined);
   const [failed, setFailed] = useState('');
   const touch = useCallback(
@@ -57,9 +56,9 @@ export function useTouches(lead: RunLead, led: LedPlan, notice: () => void): Tou
   }, [led, lead]);
   const { undo } = lead;
   const shortcuts = useMemo(
-    () => standShortcuts({ touch, undo, give, notice }),
-    [touch, undo, give, notice],
+    () => standShortcuts({ touch, undo, give, open }),
+    [touch, undo, give, open],
   );
   useShortcuts(shortcuts, true);
-  return { touch, undo, give, notice, since, failed };
+  return { touch, undo, give, since, failed };
 }

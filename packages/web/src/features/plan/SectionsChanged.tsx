@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { bandChangeInWords, countInWords, segmentChangeInWords } from '@wide-fern/words';
+import { sectionsChangeInWords, segmentChangeInWords } from '@wide-fern/words';
 import type { PlanDocument, PlanEdit } from '@wide-fern/contract';
 import type { NoteWriting, Tonight } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
@@ -40,19 +40,7 @@ function Changed({
   readonly onTake: () => void;
 }) {
   const [open, setOpen] = useState(false);
-  const { sections, segments, tonight } = change;
-  const misfits = segments.filter((one) => one.change.misfits.length > 0);
-  const count = segments.length;
-  const what =
-    sections.length === 0
-      ? 'What is sung on this evening has changed.'
-      : sections.map((band) => bandChangeInWords(band, writing)).join(' ');
-  const so =
-    count === 0
-      ? 'Every key stays as it is.'
-      : `${countInWords(misfits.length > 0 ? misfits.length : count)} ${
-          (misfits.length > 0 ? misfits.length : count) === 1 ? 'segment' : 'segments'
-        } ${misfits.length > 0 ? (misfits.length === 1 ? 'no longer fits' : 'no longer fit') : 'would have other keys'}.`;
+  const { segments, tonight } = change;
   return (
     <Box
       role="region"
@@ -65,10 +53,8 @@ function Changed({
       fontSize="13px"
     >
       <Flex gap="16px" align="center" wrap="wrap">
-        <Box flex="1 1 360px">
-          {what} {so.charAt(0).toUpperCase() + so.slice(1)}
-        </Box>
-        {count > 0 && (
+        <Box flex="1 1 360px">{sectionsChangeInWords(change, writing)}</Box>
+        {segments.length > 0 && (
           <WordButton fontSize="13px" aria-expanded={open} onClick={() => setOpen(!open)}>
             {open ? 'close' : 'which ones'}
           </WordButton>

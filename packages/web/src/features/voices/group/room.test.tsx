@@ -19,7 +19,13 @@ const data = (singers = people): ReadyVoices => ({
   voices,
   singers,
   evening: undefined,
-  presence: { presence: undefined, change: () => {}, trouble: undefined, error: undefined },
+  presence: {
+    presence: undefined,
+    change: () => {},
+    isPending: false,
+    trouble: undefined,
+    error: undefined,
+  },
   setting: { voices, presence: undefined, date: undefined },
 });
 const room = (singers = people) => show(<Room data={data(singers)} />);

@@ -5,7 +5,7 @@ import { eveningsQuery, voicesQuery, eveningQuery, singersQuery } from '@wide-fe
 import { useHere } from '../../../here/session';
 import { nextEvening } from '../../../here/dates';
 import type { VoicesSetting } from './section';
-import { usePresence, type PresenceState } from './usePresence';
+import { usePresence, type PresenceState } from '../../../here/who/usePresence';
 
 /** Everything the view of voices rests on. */
 export type VoicesData =

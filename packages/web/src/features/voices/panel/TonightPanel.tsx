@@ -1,25 +1,18 @@
 import { Box } from '@chakra-ui/react';
-import { conditions } from '@wide-fern/core';
 import {
-  conditionWords,
   dayInWords,
   absenceInWords,
+  capitalise,
   conditionInWords,
   rangeInWords,
   statesInWords,
 } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
-import { SelectField } from '../../../ui/SelectField';
+import { ConditionField } from '../../../here/who/ConditionField';
 import { Label } from '../../../ui/words';
 import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
-import { WhoList } from './WhoList';
-
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
-const conditionOptions = conditions.map((value) => ({
-  value,
-  word: capital(conditionWords[value]),
-}));
+import { WhoList } from '../../../here/who/WhoList';
 
 /** Who is here on the coming evening, and how: everyone, as usual, until something is said. */
 export function TonightPanel({ data, section, sections, undecided, onOpen }: PanelProps) {
@@ -40,14 +33,9 @@ export function TonightPanel({ data, section, sections, undecided, onOpen }: Pan
     <Box>
       <PanelHead title="Who is here" onClose={() => onOpen('section')} close="done" />
       <Label mb="12px">{dayInWords(evening.startsAt, choir.timeZone)}</Label>
-      <SelectField
-        label="The choir comes"
-        options={conditionOptions}
+      <ConditionField
         value={condition}
-        onChange={(event) => {
-          const found = conditions.find((one) => one === event.currentTarget.value);
-          if (found) presence.change({ condition: found });
-        }}
+        onChange={(found) => presence.change({ condition: found })}
       />
       <Label mt="4px">
         {conditionInWords(condition, setting.voices.trims.conditions[condition]) ||
@@ -58,14 +46,9 @@ export function TonightPanel({ data, section, sections, undecided, onOpen }: Pan
           {presence.trouble}
         </Box>
       )}
-      <WhoList
-        sections={sections}
-        undecided={undecided}
-        section={section}
-        change={presence.change}
-      />
+      <WhoList sections={sections} undecided={undecided} first={part.id} change={presence.change} />
       <Box mt="12px" role="status">
-        {[states, absence].map((words) => (words ? `${capital(words)}. ` : ''))}
+        {[states, absence].map((words) => (words ? `${capitalise(words)}. ` : ''))}
         Easy tonight: {rangeInWords(band.comfort, choir.writing)}.
       </Box>
       <Label mt="8px">

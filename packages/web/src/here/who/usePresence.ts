@@ -2,6 +2,7 @@ import { useQuery } from '@tanstack/react-query';
 import type { ChangePresence, Presence } from '@wide-fern/contract';
 import {
   call,
+  isNothing,
   eveningQuery,
   presenceOutbox,
   presenceQuery,
@@ -16,6 +17,8 @@ import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 export interface PresenceState {
   readonly presence: Presence | undefined;
   readonly change: (change: ChangePresence) => void;
+  /** Whether something that was ticked is not stored yet. */
+  readonly isPending: boolean;
   /** In words, while something is kept on this device only, or was refused. */
   readonly trouble: string | undefined;
   readonly error: unknown;
@@ -82,6 +85,7 @@ export function usePresence(
   return {
     presence,
     change,
+    isPending: !isNothing(pending),
     trouble:
       trouble && !trouble.refused
         ? `${trouble.message} Who is here is kept on this device until then.`

@@ -1,27 +1,33 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ChangePresence } from '@wide-fern/contract';
-import { singerStates } from '@wide-fern/core';
-import { stateWords } from '@wide-fern/words';
-import { LongList } from '../../../ui/LongList';
-import { usePageHeight } from '../../../ui/useSize';
-import { WordButton } from '../../../ui/words';
-import type { Row, SectionView } from '../model/section';
+import type { ChangePresence, Singer } from '@wide-fern/contract';
+import { singerStates, type SingerState } from '@wide-fern/core';
+import { capitalise, stateWords } from '@wide-fern/words';
+import { LongList } from '../../ui/LongList';
+import { usePageHeight } from '../../ui/useSize';
+import { WordButton } from '../../ui/words';
 
 /** Rows are as high as a thumb is wide. */
 const rowHeight = 44;
 
+/** A singer as an evening finds them. */
+interface Row {
+  readonly singer: Pick<Singer, 'id' | 'name' | 'states'>;
+  readonly away: boolean;
+  /** What was said of tonight alone. */
+  readonly statesTonight: readonly SingerState[];
+}
+
 /** A section, or those whose part is not decided. */
-interface Group {
+export interface WhoGroup {
   readonly part: { readonly id: string; readonly many: string };
   readonly rows: readonly Row[];
 }
 
 type Line =
-  | { readonly kind: 'part'; readonly section: Group }
+  | { readonly kind: 'part'; readonly section: WhoGroup }
   | { readonly kind: 'singer'; readonly row: Row };
 const keyOf = (line: Line): string =>
   line.kind === 'part' ? line.section.part.id : line.row.singer.id;
-const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
 type Change = (change: ChangePresence) => void;
 const said = (row: Row, more: { away?: boolean; states?: Row['statesTonight'] }) => ({
@@ -34,17 +40,21 @@ const said = (row: Row, more: { away?: boolean; states?: Row['statesTonight'] })
 export function WhoList({
   sections,
   undecided,
-  section,
+  first,
+  mostHeight,
   change,
 }: {
-  readonly sections: readonly SectionView[];
+  readonly sections: readonly WhoGroup[];
   readonly undecided: readonly Row[];
-  readonly section: SectionView;
+  /** The part that is brought into view. */
+  readonly first?: string;
+  /** The list scrolls beyond this height, in px; else beyond what a page has. */
+  readonly mostHeight?: number;
   readonly change: Change;
 }) {
   const height = usePageHeight();
   const rest = { part: { id: '?', many: 'others, parts not decided' }, rows: undecided };
-  const lines = [...sections, rest].flatMap((one: Group): Line[] =>
+  const lines = [...sections, rest].flatMap((one: WhoGroup): Line[] =>
     one.rows.length === 0
       ? []
       : [{ kind: 'part', section: one }, ...one.rows.map((row): Line => ({ kind: 'singer', row }))],
@@ -53,13 +63,16 @@ export function WhoList({
     <Box mt="12px">
       {/* Another part is chosen: its first row is brought into view anew. */}
       <LongList
-        key={section.part.id}
+        key={first}
         items={lines}
         label="Who is here"
         rowHeight={rowHeight}
-        mostHeight={Math.max(352, height - 330)}
+        mostHeight={mostHeight ?? Math.max(352, height - 330)}
         keyOf={keyOf}
-        startAt={lines.findIndex((line) => keyOf(line) === section.part.id)}
+        startAt={Math.max(
+          0,
+          lines.findIndex((line) => keyOf(line) === first),
+        )}
       >
         {(line) =>
           line.kind === 'part' ? (
@@ -77,14 +90,14 @@ function PartLine({
   section: { part, rows },
   change,
 }: {
-  readonly section: Group;
+  readonly section: WhoGroup;
   readonly change: Change;
 }) {
   const away = rows.filter((row) => row.away);
   return (
     <Flex h="44px" align="flex-end" justify="space-between" pb="4px" borderBottomWidth="1px">
       <Box as="h3" fontWeight={650} truncate>
-        {capital(part.many)}: {rows.length - away.length} of {rows.length} here
+        {capitalise(part.many)}: {rows.length - away.length} of {rows.length} here
       </Box>
       {away.length > 0 && (
         <WordButton
