@@ -14,7 +14,7 @@ import {
 import type { Evening, PlanDocument, PlanEdit } from '@wide-fern/contract';
 import { evaluate, itemTime } from '@wide-fern/plan';
 import { clockIn, dayInWords, leadingInWords, lengthInFigures } from '@wide-fern/words';
-import { useEffect, useMemo, useRef, useState } from 'react';
+import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
@@ -25,7 +25,9 @@ import { Name, WordButton, WordLink } from '../../ui/words';
 import { usePageTitle } from '../../here/usePageTitle';
 import { Area } from './Area';
 import { Leading } from './Leading';
-import { WhoBefore } from './who/WhoBefore';
+
+/** Whoever does not wait for it can begin. */
+const WhoBefore = lazy(() => import('./who/WhoBefore'));
 
 /** Leading a warm-up: on the stand, dark, large, from the device. */
 export default function LeadPage() {
@@ -229,7 +231,9 @@ function Ready({
           </Flex>
         ))}
       </Box>
-      <WhoBefore {...{ place, document, edit }} />
+      <Suspense fallback={<Box h="68px" />}>
+        <WhoBefore {...{ place, document, edit }} />
+      </Suspense>
       <Box maxW="480px">
         <Area isMain autoFocus onClick={onBegin}>
           Begin

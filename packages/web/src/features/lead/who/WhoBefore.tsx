@@ -7,10 +7,10 @@ import { useCallback, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { WordButton } from '../../../ui/words';
 import { useWho } from './useWho';
-import { WhoNow } from './WhoNow';
+import WhoNow from './WhoNow';
 
 /** Before the first: who is here and how they are; the plan follows what is said. */
-export function WhoBefore({
+export default function WhoBefore({
   place,
   document,
   edit,
@@ -30,7 +30,7 @@ export function WhoBefore({
   return (
     <Box as="section" aria-label="Who is here" mb="24px" fontSize="18px">
       <Flex gap="0 24px" align="center" wrap="wrap">
-        <Box>{capitalise(madeForInWords(document.tonight))}.</Box>
+        <Box>{capitalise(madeForInWords(who.tonight))}.</Box>
         {!isOpen && (
           <WordButton minH="44px" onClick={() => setOpen(true)}>
             say who is here

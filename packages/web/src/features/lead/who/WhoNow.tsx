@@ -11,7 +11,7 @@ import type { Who } from './useWho';
 const mostNamed = 8;
 
 /** Who is here, said by a touch: whoever has come late first. */
-export function WhoNow({
+export default function WhoNow({
   who: { groups, presence, change, done, error },
   onClose,
 }: {

@@ -8,7 +8,7 @@ import { useHere } from '../../../here/session';
 import { OfferLine } from '../OfferLine';
 import { OnTop } from '../OnTop';
 import { useWho } from './useWho';
-import { WhoNow } from './WhoNow';
+import WhoNow from './WhoNow';
 
 export interface WhoOnStandProps {
   readonly place: PlanPlace;

@@ -1,6 +1,7 @@
 import { useQuery } from '@tanstack/react-query';
 import { eveningQuery, singersQuery, type PlanPlace } from '@wide-fern/client';
 import type { ChangePresence, PlanDocument } from '@wide-fern/contract';
+import type { Tonight } from '@wide-fern/core';
 import { sectionsChange, type SectionsChange } from '@wide-fern/plan';
 import { useCallback, useEffect, useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
@@ -15,8 +16,10 @@ export interface Who {
   readonly change: (change: ChangePresence) => void;
   /** What is not as the plan has it. */
   readonly differs: SectionsChange | undefined;
-  /** What was put anew last, because somebody said so on this screen. */
-  readonly done: SectionsChange | undefined;
+  /** Which exercises were put anew last, because somebody said so on this screen. */
+  readonly done: Pick<SectionsChange, 'segments'> | undefined;
+  /** The sections as they are now, as far as that is known. */
+  readonly tonight: Tonight;
   readonly error: unknown;
 }
 
@@ -35,7 +38,7 @@ export function useWho(
   const singers = useQuery(singersQuery(choir));
   const presence = usePresence(choir, evening, account.id);
   const [askedAt, setAskedAt] = useState<number>();
-  const [done, setDone] = useState<SectionsChange>();
+  const [done, setDone] = useState<Who['done']>();
 
   const now = tonight.data?.tonight;
   const differs = useMemo(() => now && sectionsChange(document, now), [document, now]);
@@ -52,7 +55,7 @@ export function useWho(
   useEffect(() => {
     if (!isSettled) return;
     setAskedAt(undefined);
-    setDone(differs);
+    setDone(differs ?? { segments: [] });
     if (differs) onTake(differs);
   }, [isSettled, differs, onTake]);
 
@@ -64,6 +67,7 @@ export function useWho(
   );
   return {
     ...{ groups, presence, change, done },
+    tonight: now ?? document.tonight,
     differs: askedAt === undefined ? differs : undefined,
     error: singers.error ?? presence.error,
   };

@@ -114,6 +114,16 @@ describe('who is here', () => {
     expect(head.document.tonight.sections[0]).toMatchObject({ singers: 7, away: 1 });
   });
 
+  it('says so where nothing changes by it', async () => {
+    served({ condition: 'rested', singers: [] });
+    await show(<LeadPage />, address);
+    fireEvent.click(await screen.findByRole('button', { name: 'say who is here' }));
+    fireEvent.change(await screen.findByLabelText('How Bram Oake is tonight'), {
+      target: { value: 'tired' },
+    });
+    expect(await screen.findByText('Weighed anew: every key stays as it is.')).toBeTruthy();
+  });
+
   it('before the first, a tick changes the plan at once', async () => {
     served({ condition: 'rested', singers: [] });
     await show(<LeadPage />, address);
