@@ -98,6 +98,14 @@ export const planLinksQuery = (place: PlanPlace) => query('listPlanLinks', place
 export const runsQuery = (place: PlanPlace) => query('listRuns', place);
 /** What the exercises of a choir took when they were led, the latest first. */
 export const ledOnceQuery = (choir: string) => query('listLedOnce', { choir });
+/** What a choir did in so many weeks. */
+export const logbookQuery = (choir: string, weeks: number): Query<ReplyOf<'showLogbook'>> => ({
+  queryKey: [...keyOf('showLogbook', { choir }), weeks] as unknown as DataTag<
+    Key,
+    ReplyOf<'showLogbook'>
+  >,
+  queryFn: ({ signal }) => call('showLogbook', { params: { choir }, query: { weeks }, signal }),
+});
 /** One time it was led, with what it began with, which never changes. */
 export const runQuery = (place: PlanPlace, run: string) => ({
   ...query('showRun', { ...place, run }),

@@ -14,6 +14,7 @@ export * from './events';
 export * from './exercise';
 export * from './file';
 export * from './limits';
+export * from './logbook';
 export * from './music';
 export * from './ownExercises';
 export * from './page';

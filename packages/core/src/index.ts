@@ -28,3 +28,4 @@ export * from './units';
 export * from './voices';
 export * from './roster';
 export * from './run';
+export * from './logbook';

@@ -14,6 +14,8 @@ export * from './edit/several';
 export * from './edit/single';
 export * from './edit/takeBack';
 export * from './edit/telling';
+export * from './logbook/logbook';
+export * from './logbook/phaseTimes';
 export * from './run/here';
 export * from './run/late';
 export * from './run/led';

@@ -8,6 +8,7 @@ import { migrate } from './db/migrate';
 import { ormConfig } from './db/orm.config';
 import { throwOldDemosAway } from './demo/demo.service';
 import { folderMailer, smtpMailer } from './mail/mailer';
+import { endLeftRuns, workOutRuns } from './run/leftRuns';
 import { keepTidy } from './upkeep';
 
 /** The server process: settings from the environment, see docs/running.md. */
@@ -36,7 +37,7 @@ const hub = changeHub(DATABASE_URL, log);
 const mailer = SMTP_URL
   ? smtpMailer(SMTP_URL, log, MAIL_FROM)
   : folderMailer(MAIL_FOLDER, log, MAIL_FROM);
-const upkeep = keepTidy(orm, log, [throwOldDemosAway]);
+const upkeep = keepTidy(orm, log, [throwOldDemosAway, endLeftRuns, workOutRuns]);
 const app = createApp({
   orm,
   log,

@@ -61,6 +61,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'showRun',
     'showRunEvents',
     'listLedOnce',
+    'showLogbook',
     'showExercises',
     'listExerciseVersions',
     'listPieces',

@@ -46,6 +46,8 @@ export * from './plan/moment';
 export * from './sheet';
 export * from './plan/table';
 export * from './plan/wished';
+export * from './logbook/effect';
+export * from './logbook/sentence';
 export * from './run/happened';
 export * from './run/here';
 export * from './run/late';

@@ -59,6 +59,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
             // Of every run of it.
             { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
             { queryKey: keyOf('listLedOnce', { choir }) },
+            { queryKey: keyOf('showLogbook', { choir }) },
           ];
     case 'exercises':
       return [

@@ -9,6 +9,7 @@ import {
   storeTemplateSchema,
   templateSchema,
 } from '../evening';
+import { logbookQuerySchema, logbookSchema } from '../logbook';
 import { pageOf, pageQuerySchema } from '../page';
 import { ledOnceSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
 import {
@@ -117,6 +118,12 @@ export const evenings = {
     errors: [],
   },
   listLedOnce: { access: 'reader', reply: z.array(ledOnceSchema), errors: [] },
+  showLogbook: {
+    access: 'reader',
+    query: logbookQuerySchema,
+    reply: logbookSchema,
+    errors: ['invalid'],
+  },
   sendRun: {
     access: 'deputy',
     body: sendRunSchema,

@@ -71,6 +71,7 @@ export const paths = {
   sendRun: 'PUT /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
 
   listLedOnce: 'GET /choirs/:choir/led',
+  showLogbook: 'GET /choirs/:choir/logbook',
 
   showExercises: 'GET /choirs/:choir/exercises',
   storeExercises: 'POST /choirs/:choir/exercises',

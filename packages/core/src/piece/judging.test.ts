@@ -1,4 +1,4 @@
-import { openTarget, type Judged } from './judging';
+import { closedTargets, openTarget, type Judged } from './judging';
 
 const judged = (
   judgedOn: string,
@@ -39,5 +39,25 @@ describe('the target a piece leaves open', () => {
     const named = judged('2026-11-03', {}, 'diction');
     expect(openTarget([named])).toMatchObject({ skill: 'diction', score: undefined });
     expect(openTarget([named, judged('2026-11-10', { diction: 1 })])).toBeUndefined();
+  });
+});
+
+describe('targets that were reached', () => {
+  const at = (day: number, scores: Readonly<Record<string, number>>, target?: Judged['target']) =>
+    judged(`2026-11-${10 + day}`, scores, target ?? null);
+  it('last from the day they were named to the day they were judged better', () => {
+    const all = [
+      at(0, { tuning: 2, legato: 3 }, 'tuning'),
+      at(1, { tuning: 2 }, 'tuning'),
+      at(2, { legato: 5 }),
+      at(3, { tuning: 3 }, 'legato'),
+      at(4, { legato: 1 }),
+    ];
+    expect(closedTargets(all.slice(0, 4))).toEqual([{ skill: 'tuning', from: '2026-11-10', to: '2026-11-13' }]);
+    // What was named without being judged is reached when it is judged.
+    expect(closedTargets(all).at(-1)).toEqual({
+      ...{ skill: 'legato', from: '2026-11-13', to: '2026-11-14' },
+    });
+    expect(closedTargets(all.slice(0, 2))).toEqual([]);
   });
 });

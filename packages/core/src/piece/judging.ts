@@ -38,3 +38,33 @@ export function openTarget(judged: readonly Judged[]): OpenTarget | undefined {
   if (later.some((one) => score === undefined || one > score)) return undefined;
   return { skill, since: named.judgedOn, score, last: later.at(-1) ?? score };
 }
+
+/** A target that was reached: named on a day, and judged better on another. */
+export interface ClosedTarget {
+  readonly skill: Purpose;
+  readonly from: string;
+  readonly to: string;
+}
+
+/**
+ * The targets of a piece that were reached, in the order they were. One named again while it is open goes on.
+ * @param judged in the order of time
+ */
+export function closedTargets(judged: readonly Judged[]): ClosedTarget[] {
+  const closed: ClosedTarget[] = [];
+  const open = new Map<Purpose, { readonly from: string; readonly score: number | undefined }>();
+  for (const { judgedOn, scores, target } of judged) {
+    for (const { skill, score } of scores) {
+      const named = open.get(skill);
+      if (!named || (named.score !== undefined && score <= named.score)) continue;
+      open.delete(skill);
+      closed.push({ skill, from: named.from, to: judgedOn });
+    }
+    if (target === null || open.has(target)) continue;
+    open.set(target, {
+      from: judgedOn,
+      score: scores.find(({ skill }) => skill === target)?.score,
+    });
+  }
+  return closed;
+}

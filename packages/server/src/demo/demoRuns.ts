@@ -37,7 +37,7 @@ export async function addDemoRun(
     endedAt: new Date(startsAt.getTime() + (events.at(-1)?.at ?? 0)),
     ledBy,
     head: { startedAt: startsAt.toISOString(), seconds: allotted, document },
-    events: events.length,
+    ...{ events: events.length, allotted: null, planned: null, real: null },
   });
   await em.flush();
   await keepEvents(em, run.id, events);

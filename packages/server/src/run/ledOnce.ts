@@ -1,5 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { LedOnce as LedOnceView, SentEvent } from '@wide-fern/contract';
+import { ledSeconds } from '@wide-fern/core';
 import { ledPlan, planNow, runAt, upcastStored } from '@wide-fern/plan';
 import type { Choir } from '../db/entities/choir';
 import { LedOnce, type Run } from '../db/entities/run';
@@ -7,27 +8,37 @@ import { LedOnce, type Run } from '../db/entities/run';
 /** So many times that exercises were led are looked back on. */
 const most = 400;
 
-/** Works out anew what each exercise of a run took; nothing while the run goes on. The caller flushes. */
+/** Works out anew what a run and each exercise in it took; nothing while it goes on. The caller flushes. */
 export async function keepLedOnce(
   em: EntityManager,
   run: Run,
   events: readonly SentEvent[],
 ): Promise<void> {
   await em.nativeDelete(LedOnce, { run });
-  if (run.endedAt === null) return;
+  if (run.endedAt === null) {
+    Object.assign(run, { allotted: null, planned: null, real: null });
+    return;
+  }
   await em.populate(run, ['head']);
   const led = ledPlan({ ...run.head, document: upcastStored(run.head.document) });
   const state = runAt(led, events);
   const { segments } = planNow(led, events, state);
+  run.allotted = run.head.seconds;
+  run.planned = led.segments.reduce((sum, segment) => sum + ledSeconds(segment), 0);
+  run.real = state.elapsed;
   for (const [place, { segment }] of segments.entries()) {
     const record = state.records.find(({ id }) => id === segment.id);
     const planned = state.segments[place];
     if (!record || !planned || record.keys.length === 0) continue;
-    const { talk, coach, after, singing } = record;
+    const { talk, coach, after, singing, keys, managed } = record;
+    const { id, name, phase, purposes } = segment.exercise;
+    const tonics = keys.flatMap(({ tonic }) => tonic ?? []);
     em.create(LedOnce, {
       ...{ run, place, choir: run.choir, ledAt: run.startedAt },
       ...{ talk, coach, after, singing },
-      exercise: segment.exercise.id,
+      ...{ exercise: id, name, phase, purposes: [...purposes] },
+      top: tonics.length > 0 ? Math.max(...tonics) : null,
+      managed: managed.at(-1) ?? null,
       planned: planned.keys.reduce((sum, { span }) => sum + span, 0),
     });
   }

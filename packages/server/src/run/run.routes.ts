@@ -4,6 +4,7 @@ import { findEvening } from '../evening/evening.service';
 import { discreetPlan } from '../plan/discreetPlan';
 import { seesPersons } from '../voices/discreet';
 import { listLedOnce } from './ledOnce';
+import { showLogbook } from './logbook';
 import { listRuns, sendRun, showRun, showRunEvents } from './run.service';
 
 /** What a reader is not told of a run: what was noticed of whom, and sections as they were put anew. */
@@ -37,6 +38,7 @@ export const runRoutes: readonly Route[] = [
     return seesPersons(role) ? found : { ...found, events: discreetEvents(found.events) };
   }),
   endpoint('listLedOnce', ({ em, choir }) => listLedOnce(em, choir)),
+  endpoint('showLogbook', ({ em, choir, query }) => showLogbook(em, choir, query.weeks)),
   endpoint('sendRun', async ({ em, choir, account, params, body }) => {
     const evening = await findEvening(em, choir, params.evening);
     const place = { choir, evening, item: params.item };

@@ -50,7 +50,7 @@ export async function listRuns(em: EntityManager, of: RunPlace): Promise<RunSumm
   return runs.map(asSummary);
 }
 
-const eventsOf = async (em: EntityManager, run: Run): Promise<SentEvent[]> => {
+export const eventsOf = async (em: EntityManager, run: Run): Promise<SentEvent[]> => {
   const events = await em.find(RunEvent, { run }, { orderBy: { at: 'asc', n: 'asc', id: 'asc' } });
   return events.map(({ id, n, at, act }) => ({ id, n, at: Number(at), act }));
 };
@@ -96,7 +96,18 @@ async function begun(
   const here = await em.count(Run, { ...of });
   if (here >= mostRuns) throw problem('too_many', { of: 'runs', most: mostRuns, here });
   const startedAt = new Date(head.startedAt);
-  return em.create(Run, { id, ...of, startedAt, endedAt: null, ledBy: account, head, events: 0 });
+  return em.create(Run, {
+    id,
+    ...of,
+    startedAt,
+    endedAt: null,
+    ledBy: account,
+    head,
+    events: 0,
+    allotted: null,
+    planned: null,
+    real: null,
+  });
 }
 
 const insert = `

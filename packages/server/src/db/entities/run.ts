@@ -1,5 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { RunHead, SentAct } from '@wide-fern/contract';
+import type { Managing, Phase, Purpose } from '@wide-fern/core';
 import { Account } from './account';
 import { Choir } from './choir';
 import { createdColumn } from './columns';
@@ -20,6 +21,10 @@ export const Run = defineEntity({
     ledBy: () => p.manyToOne(Account).deleteRule('set null').nullable(),
     /** The plan as it was when it began, of any schema that was ever stored. */
     head: p.json<RunHead>().lazy(true, false),
+    /** Seconds: set aside for it, planned, and from its beginning to its end; null until it is over and worked out. */
+    allotted: p.double().nullable(),
+    planned: p.double().nullable(),
+    real: p.double().nullable(),
     /** How many events are here: a change of it is what other windows are told of. */
     events: p.integer(),
     createdAt: createdColumn(),
@@ -37,6 +42,13 @@ export const LedOnce = defineEntity({
     place: p.integer().primary(),
     choir: () => p.manyToOne(Choir).deleteRule('cascade'),
     exercise: p.string().length(60),
+    name: p.string().length(120),
+    phase: p.string().length(20).$type<Phase>(),
+    purposes: p.json<Purpose[]>(),
+    /** The highest key that was sung; null for what has none. */
+    top: p.integer().nullable(),
+    /** As it was said last. */
+    managed: p.string().length(8).$type<Managing>().nullable(),
     ledAt: p.datetime(),
     talk: p.double(),
     coach: p.double(),

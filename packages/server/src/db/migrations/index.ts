@@ -14,6 +14,7 @@ import { Migration20261130014621 } from './Migration20261130014621';
 import { Migration20261130050131 } from './Migration20261130050131';
 import { Migration20261130072918 } from './Migration20261130072918';
 import { Migration20261130082427 } from './Migration20261130082427';
+import { Migration20261130110222 } from './Migration20261130110222';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -33,4 +34,5 @@ export const migrations = [
   { name: 'Migration20261130050131', class: Migration20261130050131 },
   { name: 'Migration20261130072918', class: Migration20261130072918 },
   { name: 'Migration20261130082427', class: Migration20261130082427 },
+  { name: 'Migration20261130110222', class: Migration20261130110222 },
 ] as const;

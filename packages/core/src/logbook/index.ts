@@ -1,0 +1,3 @@
+export * from './columns';
+export * from './effect';
+export * from './time';
