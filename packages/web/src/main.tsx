@@ -7,6 +7,7 @@ import { keepReadable, queryClient } from '@wide-fern/client';
 import { router } from './app/router';
 import { followLight } from './here/theme';
 import './ui/fonts.css';
+import './ui/print.css';
 import { system } from './ui/system';
 
 followLight();

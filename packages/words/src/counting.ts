@@ -50,6 +50,10 @@ const forms = new Intl.PluralRules('en-GB');
 const lists = new Intl.ListFormat('en-GB', { type: 'conjunction' });
 const choices = new Intl.ListFormat('en-GB', { type: 'disjunction' });
 
+/** «once», «twice», «three times». */
+export const timesInWords = (count: number): string =>
+  count === 1 ? 'once' : count === 2 ? 'twice' : `${countInWords(count)} times`;
+
 /** The form of a word that goes with a count: «key», «keys». */
 export const formFor = (count: number, one: string, more: string): string =>
   forms.select(count) === 'one' ? one : more;

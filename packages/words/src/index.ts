@@ -47,6 +47,7 @@ export * from './sheet';
 export * from './plan/table';
 export * from './plan/wished';
 export * from './logbook/effect';
+export * from './logbook/logged';
 export * from './logbook/sentence';
 export * from './run/happened';
 export * from './run/here';

@@ -70,6 +70,8 @@ export interface LogbookView {
   readonly open: readonly (OpenTarget & { readonly title: string })[];
   readonly closed: readonly (ClosedTarget & { readonly title: string })[];
   readonly effects: readonly SkillEffect[];
+  /** Seconds led on each skill in these columns, the most first; an exercise may work on several. */
+  readonly skills: readonly { readonly skill: Purpose; readonly seconds: Seconds }[];
   /** The longest unused first. */
   readonly unused: readonly Unused[];
 }
@@ -85,6 +87,8 @@ export interface Reading {
 
 /** Later is no neglect: not everything is led every time. */
 const leastWeeks = 3;
+/** So many columns are shown of a choir that has only begun. */
+const leastColumns = 4;
 
 const groupBy = <T>(items: readonly T[], keyOf: (item: T) => string): Map<string, T[]> => {
   const groups = new Map<string, T[]>();
@@ -182,11 +186,31 @@ function effectsOf(
     .sort((a, b) => b.all.pairs.length - a.all.pairs.length);
 }
 
+/** Columns from the first in which there was anything. */
+function begun(columns: readonly string[], hasAny: (column: string) => boolean): string[] {
+  const first = columns.findIndex(hasAny);
+  const latest = columns.length - leastColumns;
+  return columns.slice(Math.max(0, first < 0 ? latest : Math.min(first, latest)));
+}
+
+/** Seconds led on each skill. */
+function skillTimes(columns: readonly LogColumn[]): LogbookView['skills'] {
+  const seconds = new Map<Purpose, Seconds>();
+  for (const { evenings } of columns) {
+    for (const { purposes, singing } of evenings.flatMap(({ led }) => led)) {
+      for (const skill of purposes) seconds.set(skill, (seconds.get(skill) ?? 0) + singing);
+    }
+  }
+  return [...seconds]
+    .map(([skill, some]) => ({ skill, seconds: some }))
+    .sort((a, b) => b.seconds - a.seconds);
+}
+
 /** A logbook as it is read: what was led when, what is neglected, what helped, what is not used. */
 export function readLogbook(book: Logbook, { span, count, today, dayOf }: Reading): LogbookView {
   const evenings = eveningsOf(book);
-  const days = columnsUntil(today, count, span);
   const inColumn = groupBy(evenings, ({ startsAt }) => columnOf(dayOf(startsAt), span));
+  const days = begun(columnsUntil(today, count, span), (column) => inColumn.has(column));
   const columns = days.map((column) => logColumn(column, inColumn.get(column) ?? []));
   const times = timeByPhase(
     days,
@@ -209,6 +233,7 @@ export function readLogbook(book: Logbook, { span, count, today, dayOf }: Readin
     closed: own.flatMap(({ piece: { title }, judged }) =>
       closedTargets(judged).map((target) => ({ ...target, title })),
     ),
+    skills: skillTimes(columns),
     effects: effectsOf(book, evenings, dayOf),
     unused: book.lastLed
       .map(({ exercise, name, ledAt }) => ({

@@ -107,6 +107,15 @@ describe('the logbook', () => {
     await person.agent.get(`/api/choirs/${person.choir}/logbook?weeks=many`).expect(400);
   });
 
+  it('has an evening that was led before its time, and no other that is still to come', async () => {
+    const last = evening;
+    await addEvening(person, '2030-05-14');
+    evening = await addEvening(person, '2030-05-21');
+    const document = documentOf(evening, ['coat-off', 'slate-steps']);
+    await lead([...acts(document), ended], new Date(Date.now() - 60_000).toISOString());
+    expect((await read()).evenings.map(({ id }) => id)).toEqual([last.id, evening.id]);
+  });
+
   it('has how pieces were judged, without what was noted beside it', async () => {
     const piece = await person.agent
       .post(`/api/choirs/${person.choir}/pieces`)

@@ -6,11 +6,14 @@ import { lean } from '../db/lean';
 const iso = (column: string) =>
   `to_char(${column} at time zone 'utc', 'YYYY-MM-DD"T"HH24:MI:SS.MS"Z"')`;
 
+// What was led before its time is told too.
 const evenings = `
-  select id, ${iso('starts_at')} as "startsAt", name
-    from evening
-   where choir_id = ? and starts_at >= ? and starts_at <= now()
-   order by starts_at`;
+  select e.id, ${iso('e.starts_at')} as "startsAt", e.name
+    from evening e
+   where e.choir_id = ? and e.starts_at >= ?
+     and (e.starts_at <= now()
+          or exists (select from run r where r.evening_id = e.id and r.planned is not null))
+   order by e.starts_at`;
 
 const runs = `
   select r.id, r.evening_id as evening, r.item, ${iso('r.started_at')} as "startedAt",

@@ -187,6 +187,7 @@ export const router = createBrowserRouter([
             path: '/exercises/read/file',
             lazy: page(() => import('../features/exercises/files/ReadPage')),
           },
+          { path: '/logbook', lazy: page(() => import('../features/logbook/LogbookPage')) },
           { path: '/choir', lazy: page(() => import('../features/choir/ChoirPage')) },
           { path: '/account', lazy: page(() => import('../features/account/AccountPage')) },
         ],

@@ -15,6 +15,7 @@ const places = [
   { name: 'Voices', to: '/voices' },
   { name: 'Pieces', to: '/pieces' },
   { name: 'Exercises', to: '/exercises' },
+  { name: 'Logbook', to: '/logbook' },
 ] as const;
 
 /** «IS», where there is no room for a name. */

@@ -1,5 +1,11 @@
 import type { EveningSummary } from '@wide-fern/contract';
 
+/** Gives the local date of a moment in a zone: «2026-12-01». Made once: a browser takes its time over the first. */
+export const localDates = (timeZone: string) => {
+  const format = new Intl.DateTimeFormat('en-CA', { timeZone });
+  return (moment: string | number): string => format.format(new Date(moment));
+};
+
 /** The evening that is on or comes next; undefined when all have passed. */
 export const nextEvening = (
   evenings: readonly EveningSummary[],

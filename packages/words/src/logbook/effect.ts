@@ -1,34 +1,35 @@
 import { leastPairs, weeksBetween, type Rate } from '@wide-fern/core';
 import type { LogbookView, SkillEffect } from '@wide-fern/plan';
-import { capitalise, counted, countInWords, formFor } from '../counting';
+import { capitalise, countInWords, formFor, timesInWords } from '../counting';
 
 const inTen = (share: number): number => Math.round(10 * share);
 
 /** «three times better in four (likely between 4 and 9 in 10)» */
 function rateInWords({ better, of, low, high }: Rate): string {
-  const times =
-    better === 0
-      ? 'never'
-      : better === 1
-        ? 'once'
-        : better === 2
-          ? 'twice'
-          : `${countInWords(better)} times`;
+  const times = better === 0 ? 'never' : timesInWords(better);
   return `${times} in ${countInWords(of)} (the true rate is likely between ${inTen(low)} and ${inTen(high)} in 10)`;
 }
 
 /** Whether leading a skill helped: how often it was judged better after it was led, and without; no more than can be said. */
-export function effectInWords({ skill, all }: Pick<SkillEffect, 'skill' | 'all'>): string {
+export function effectInWords({
+  skill,
+  all,
+  title,
+}: Pick<SkillEffect, 'skill' | 'all'> & {
+  /** The piece it is about, where it is one. */
+  readonly title?: string;
+}): string {
   const { pairs, rates } = all;
+  const of = title === undefined ? capitalise(skill) : `“${title}”`;
   if (!rates) {
-    return `${capitalise(skill)}: judged again ${counted(pairs.length, 'time', 'times')}, too few to say (from ${countInWords(leastPairs)} on).`;
+    return `${of}: judged again ${timesInWords(pairs.length)}, too few to say (from ${countInWords(leastPairs)} on).`;
   }
   const led =
     rates.led.of === 0
       ? 'it was never led in between'
       : `after it was led, better ${rateInWords(rates.led)}`;
   const without = rates.without.of === 0 ? '' : `; without, ${rateInWords(rates.without)}`;
-  return `${capitalise(skill)}: ${led}${without}.`;
+  return `${of}: ${led}${without}.`;
 }
 
 /** A target that was reached: «“Cold Iron”: tuning was better after three weeks.» */

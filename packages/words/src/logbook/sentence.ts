@@ -1,6 +1,6 @@
 import type { LogSpan } from '@wide-fern/core';
 import type { LogbookView } from '@wide-fern/plan';
-import { counted, countInWords, formFor } from '../counting';
+import { counted, countInWords, formFor, timesInWords } from '../counting';
 import { dateInWords } from '../dates';
 import { phaseWords } from '../labels';
 import { lengthInFigures } from '../time';
@@ -16,10 +16,13 @@ export const columnsInWords = (count: number, span: LogSpan): string =>
 
 type Sentence = Pick<LogbookView, 'columns' | 'neglected' | 'open'>;
 
-/** The one sentence of the logbook: what is neglected, and what still goes wrong. */
-export function logbookSentence({ columns, neglected, open }: Sentence, span: LogSpan): string {
+/** The one sentence of the logbook in its halves: what is neglected, and what still goes wrong. */
+export function logbookSentence(
+  { columns, neglected, open }: Sentence,
+  span: LogSpan,
+): readonly string[] {
   if (columns.every(({ evenings }) => evenings.every(({ led }) => led.length === 0))) {
-    return `Nothing was led in the last ${columnsInWords(columns.length, span)}.`;
+    return [`Nothing was led in the last ${columnsInWords(columns.length, span)}.`];
   }
   const missing = neglected
     ? `${phaseWords[neglected.phase]} has had nothing for ${columnsInWords(neglected.led, span)}`
@@ -28,9 +31,9 @@ export function logbookSentence({ columns, neglected, open }: Sentence, span: Lo
     (most, one) => ((one.last ?? 5) < (most?.last ?? 6) ? one : most),
     undefined,
   );
-  if (!worst) return `${missing}.`;
+  if (!worst) return [`${missing}.`];
   const how = worst.last === undefined ? 'is still open' : `is still at ${worst.last} of 5`;
-  return `${missing}; ${worst.skill} in “${worst.title}” ${how}.`;
+  return [`${missing};`, `${worst.skill} in “${worst.title}” ${how}.`];
 }
 
 /** So much longer than planned is late. */
@@ -65,8 +68,7 @@ export function latenessInWords(
     return { title: 'Never late', words: `${count}, each within ${within(all)} of its plan.` };
   }
   const worst = late.reduce((most, one) => (one.over > most.over ? one : most));
-  const times =
-    late.length === 1 ? 'once' : late.length === 2 ? 'twice' : `${countInWords(late.length)} times`;
+  const times = timesInWords(late.length);
   const others = all.filter((one) => !late.includes(one));
   const rest =
     others.length === 0

@@ -3,7 +3,7 @@ import type { Evening, Singer, Voices } from '@wide-fern/contract';
 import { useMemo } from 'react';
 import { eveningsQuery, voicesQuery, eveningQuery, singersQuery } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
-import { nextEvening } from '../../../here/dates';
+import { localDates, nextEvening } from '../../../here/dates';
 import type { VoicesSetting } from './section';
 import { usePresence, type PresenceState } from '../../../here/who/usePresence';
 
@@ -23,12 +23,6 @@ export type VoicesData =
 
 /** The same, once it is there. */
 export type ReadyVoices = Extract<VoicesData, { kind: 'ready' }>;
-
-/** Gives the local date of a moment in a zone: «2026-12-01». Made once: a browser takes its time over the first. */
-const localDates = (timeZone: string) => {
-  const format = new Intl.DateTimeFormat('en-CA', { timeZone });
-  return (moment: string): string => format.format(new Date(moment));
-};
 
 /** Gathers sections, roster and the coming evening; persons only for those who lead. */
 export function useVoices(): VoicesData {

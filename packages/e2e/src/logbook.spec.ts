@@ -1,0 +1,133 @@
+import { expect, test, type Page } from '@playwright/test';
+import { ledSegments } from '@wide-fern/plan';
+import { lengthInFigures } from '@wide-fern/words';
+import { expectAccessible } from './accessible';
+import {
+  addSingers,
+  expectNoComplaints,
+  newEvening,
+  newPerson,
+  singersOf,
+  storePlan,
+  type Person,
+} from './person';
+
+const heading = (page: Page) => page.getByRole('heading', { level: 1 });
+const begin = async (page: Page, evening: string) => {
+  await page.goto(`/evenings/${evening}/lead/warm-up`);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(heading(page)).toHaveText('Ready');
+};
+
+/** Judges a piece for one skill on a day. */
+async function judge({ request, choir }: Person, piece: string, days: number, score: number) {
+  const judgedOn = new Date(Date.now() - days * 86_400_000).toISOString().slice(0, 10);
+  const target = score < 3 ? 'tuning' : null;
+  const response = await request.post(`/api/choirs/${choir}/pieces/${piece}/judgements`, {
+    data: { judgedOn, scores: [{ skill: 'tuning', score, note: '' }], target },
+  });
+  expect(response.status()).toBe(201);
+}
+
+test('an evening led, reviewed, and seen in the logbook; its target is closed', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person, 0);
+  const document = await storePlan(person, evening, ['coat-off', 'slate-steps']);
+  const typed = await person.request.post(`/api/choirs/${person.choir}/pieces`, {
+    data: {
+      ...{ title: 'Slate', composer: '', language: '', tempo: null, transpose: 0, notes: '' },
+      ...{ ranges: { S: [62, 77] }, score: null },
+    },
+  });
+  const { id } = (await typed.json()) as { id: string };
+  await judge(person, id, 15, 2);
+
+  const page = await person.context.newPage();
+  await page.goto('/logbook');
+  await expect(page.getByText('Nothing was led yet')).toBeVisible();
+  await expectAccessible(page);
+
+  await page.clock.install();
+  await begin(page, evening.id);
+  const led = ledSegments(document);
+  for (const { talk, keys } of led) {
+    await page.keyboard.press('PageDown');
+    await page.clock.fastForward(Math.round(1000 * talk));
+    for (const { span } of keys) {
+      await page.keyboard.press('PageDown');
+      await page.clock.fastForward(Math.round(1000 * span));
+    }
+  }
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: 'Slate steps: most managed' }).click();
+  await expect(page.getByText('kept with the evening')).toBeVisible();
+  await judge(person, id, 0, 4);
+
+  await page.goto('/logbook');
+  const row = (name: string) => page.getByRole('row').filter({ hasText: name });
+  const planned = lengthInFigures(led[1]!.keys.reduce((sum, { span }) => sum + span, 0));
+  const stem = row('Range').getByRole('button');
+  const [minutes, seconds] = ((await stem.textContent()) ?? '').split(':').map(Number);
+  const [wantedMinutes, wantedSeconds] = planned.split(':').map(Number);
+  const real = 60 * minutes! + seconds!;
+  expect(Math.abs(real - 60 * wantedMinutes! - wantedSeconds!)).toBeLessThan(0.1 * real + 8);
+  await expect(row('The whole warm-up')).toContainText(/of \d+:\d\d/);
+  await expect(page.getByText('“Slate”: tuning was better after two weeks.')).toBeVisible();
+  await expectAccessible(page);
+
+  await stem.click();
+  const aside = page.getByRole('complementary');
+  await expect(aside).toContainText('Slate steps');
+  await expect(aside).toContainText('most managed');
+  await aside.getByRole('link').first().click();
+  await expect(heading(page)).toHaveText('What happened');
+  await page.goBack();
+  await page.getByRole('button', { name: 'as charts' }).click();
+  await expect(page.getByRole('heading', { name: 'Minutes planned and real' })).toBeVisible();
+  await expectAccessible(page);
+  const file = page.waitForEvent('download');
+  await page.getByRole('button', { name: 'download as CSV' }).click();
+  expect((await file).suggestedFilename()).toBe('logbook.csv');
+  expectNoComplaints(person.context);
+});
+
+test('who comes late is one touch, and the keys that remain are weighed anew', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  await addSingers(person, [
+    { name: 'Ama Kestrel', part: 'S', comfort: [60, 72], reach: [57, 74] },
+    { name: 'Dorit Vane', part: 'S', comfort: [62, 79], reach: [60, 81] },
+  ]);
+  const evening = await newEvening(person);
+  const ama = (await singersOf(person)).find(({ name }) => name === 'Ama Kestrel')!;
+  const presence = await person.request.put(
+    `/api/choirs/${person.choir}/evenings/${evening.id}/presence`,
+    { data: { singers: [{ singer: ama.id, away: true, states: [] }] } },
+  );
+  expect(presence.status()).toBe(200);
+  const now = (await (
+    await person.request.get(`/api/choirs/${person.choir}/evenings/${evening.id}`)
+  ).json()) as typeof evening;
+  await storePlan(person, now, ['coat-off', 'slate-steps']);
+
+  const page = await person.context.newPage();
+  await begin(page, evening.id);
+  await page.keyboard.press('o');
+  await page.keyboard.press('w');
+  await page.getByRole('button', { name: 'Ama Kestrel has come' }).click();
+  await expect(page.getByText(/^Weighed anew: one exercise has other keys/)).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'close' }).click();
+  await page.keyboard.press('o');
+  await page.keyboard.press('PageDown');
+  // Nothing lies above what she sings easily.
+  const soprano = page
+    .getByRole('list', { name: 'First notes' })
+    .getByRole('listitem')
+    .filter({ hasText: /^S/ });
+  await expect(soprano).toBeVisible();
+  expectNoComplaints(person.context);
+});

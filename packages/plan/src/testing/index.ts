@@ -1,0 +1,2 @@
+export * from './logbooks';
+export * from './plans';
