@@ -13,6 +13,7 @@ export function OnTop({
     <Box
       as="section"
       aria-label={label}
+      tabIndex={0}
       mx={{ base: '20px', md: '40px' }}
       mb="12px"
       p="8px 16px"

@@ -202,6 +202,10 @@ export const StandView = memo(function StandView({
         pt={{ md: '8px' }}
         borderLeftWidth={{ md: '1px' }}
         borderColor="line"
+        // What has no room beside something opened is scrolled to, by keys too.
+        as="section"
+        aria-label="Parts and cue"
+        tabIndex={0}
         overflowY="auto"
       >
         {parts.length > 0 && <Parts parts={parts} />}

@@ -89,26 +89,29 @@ export default function Charts({
               `${columnHeading(column, span)}: ${lengthInFigures(real)} of ${lengthInFigures(planned)} planned`,
           )}
       >
-        <Bar
-          options={bars}
-          data={{
-            labels,
-            datasets: [
-              {
-                label: 'planned',
-                data: view.columns.map(({ planned }) => inMinutes(planned)),
-                backgroundColor: 'transparent',
-                borderColor: ink,
-                borderWidth: 1,
-              },
-              {
-                label: 'as led',
-                data: view.columns.map(({ real }) => inMinutes(real)),
-                backgroundColor: ink,
-              },
-            ],
-          }}
-        />
+        {(label) => (
+          <Bar
+            aria-label={label}
+            options={bars}
+            data={{
+              labels,
+              datasets: [
+                {
+                  label: 'planned',
+                  data: view.columns.map(({ planned }) => inMinutes(planned)),
+                  backgroundColor: 'transparent',
+                  borderColor: ink,
+                  borderWidth: 1,
+                },
+                {
+                  label: 'as led',
+                  data: view.columns.map(({ real }) => inMinutes(real)),
+                  backgroundColor: ink,
+                },
+              ],
+            }}
+          />
+        )}
       </Figure>
       <Figure
         title="Judgements"
@@ -117,22 +120,25 @@ export default function Charts({
             `${title}, ${skill}: ${scores.flatMap((some) => some.at(-1) ?? []).join(', ')}`,
         )}
       >
-        <Line
-          options={judged}
-          data={{
-            labels,
-            datasets: view.judged.slice(0, mostLines).map(({ title, skill, scores }, i) => ({
-              label: `${title}: ${skill}`,
-              data: scores.map((some) => some.at(-1) ?? null),
-              borderColor: ink,
-              backgroundColor: i % 2 === 0 ? ink : 'transparent',
-              borderDash: dashes[i]!,
-              pointStyle: points[i]!,
-              pointRadius: 5,
-              borderWidth: 1.5,
-            })),
-          }}
-        />
+        {(label) => (
+          <Line
+            aria-label={label}
+            options={judged}
+            data={{
+              labels,
+              datasets: view.judged.slice(0, mostLines).map(({ title, skill, scores }, i) => ({
+                label: `${title}: ${skill}`,
+                data: scores.map((some) => some.at(-1) ?? null),
+                borderColor: ink,
+                backgroundColor: i % 2 === 0 ? ink : 'transparent',
+                borderDash: dashes[i]!,
+                pointStyle: points[i]!,
+                pointRadius: 5,
+                borderWidth: 1.5,
+              })),
+            }}
+          />
+        )}
       </Figure>
       <Figure
         title="Time led on each skill"
@@ -140,24 +146,27 @@ export default function Charts({
           ({ skill, seconds }) => `${capitalise(skill)}: ${lengthInFigures(seconds)}`,
         )}
       >
-        <Bar
-          options={{
-            ...bars,
-            indexAxis: 'y',
-            plugins: { legend: { display: false } },
-            scales: { x: { ...axis('minutes'), beginAtZero: true }, y: axis('') },
-          }}
-          data={{
-            labels: skills.map(({ skill }) => skill),
-            datasets: [
-              {
-                label: 'minutes',
-                data: skills.map(({ seconds }) => inMinutes(seconds)),
-                backgroundColor: fern,
-              },
-            ],
-          }}
-        />
+        {(label) => (
+          <Bar
+            aria-label={label}
+            options={{
+              ...bars,
+              indexAxis: 'y',
+              plugins: { legend: { display: false } },
+              scales: { x: { ...axis('minutes'), beginAtZero: true }, y: axis('') },
+            }}
+            data={{
+              labels: skills.map(({ skill }) => skill),
+              datasets: [
+                {
+                  label: 'minutes',
+                  data: skills.map(({ seconds }) => inMinutes(seconds)),
+                  backgroundColor: fern,
+                },
+              ],
+            }}
+          />
+        )}
       </Figure>
     </Box>
   );
@@ -171,16 +180,15 @@ function Figure({
 }: {
   readonly title: string;
   readonly words: readonly string[];
-  readonly children: ReactNode;
+  /** The chart, by what it is called for whoever does not see it. */
+  readonly children: (label: string) => ReactNode;
 }) {
   return (
     <Box as="section">
       <Name as="h2" fontSize="18px" mb="4px">
         {title}
       </Name>
-      <Box h="280px" role="img" aria-label={words.join('. ')}>
-        {children}
-      </Box>
+      <Box h="280px">{children(words.join('. '))}</Box>
     </Box>
   );
 }

@@ -37,6 +37,9 @@ export default function WhoNow({
   return (
     <>
       <Flex wrap="wrap" columnGap="20px" align="center">
+        <Box as="h2" fontSize="20px" fontWeight={650}>
+          Who is here
+        </Box>
         {away.length === 0 && <Box fontSize="18px">Everybody is here.</Box>}
         {away.slice(0, mostNamed).map(({ singer, statesTonight }) => (
           <WordButton
