@@ -15,8 +15,10 @@ import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { doneLines, ownPitchInWords } from '../done';
 import { noteNamed, type Wording } from '../ladder/wording';
 import { wordingFor } from '../plan/words';
+import { capitalise } from '../counting';
 import { lengthInFigures } from '../time';
 import { sungWords } from '../exercise';
+import { noKeyInWords } from './here';
 
 /** What one part does in a key, as the stand shows it. */
 export interface StandPart {
@@ -87,7 +89,9 @@ function doingIn({ segment }: Evaluated, place: number): string {
   const { music } = segment.exercise;
   if (music.kind === 'body') return doneLines(music)[place % music.moves.length] ?? '';
   if (music.kind === 'spoken') return music.lines.join(' ');
-  return hasKeys(music) ? '' : ownPitchInWords(segment.exercise, segment.choices);
+  return hasKeys(music)
+    ? capitalise(noKeyInWords)
+    : ownPitchInWords(segment.exercise, segment.choices);
 }
 
 function keysOf(
