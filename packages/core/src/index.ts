@@ -21,6 +21,7 @@ export * from './planner';
 export * from './load';
 export * from './sure';
 export * from './playing/given';
+export * from './playing/moved';
 export * from './playing/openings';
 export * from './playing/programme';
 export * from './timing';

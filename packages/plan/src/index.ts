@@ -16,6 +16,7 @@ export * from './edit/takeBack';
 export * from './edit/telling';
 export * from './logbook/logbook';
 export * from './logbook/phaseTimes';
+export * from './run/given';
 export * from './run/here';
 export * from './run/late';
 export * from './run/led';

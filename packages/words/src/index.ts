@@ -51,6 +51,7 @@ export * from './logbook/logged';
 export * from './logbook/sentence';
 export * from './run/happened';
 export * from './run/here';
+export * from './run/sound';
 export * from './run/late';
 export * from './run/stand';
 export * from './run/touch';

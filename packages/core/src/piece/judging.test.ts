@@ -53,7 +53,9 @@ describe('targets that were reached', () => {
       at(3, { tuning: 3 }, 'legato'),
       at(4, { legato: 1 }),
     ];
-    expect(closedTargets(all.slice(0, 4))).toEqual([{ skill: 'tuning', from: '2026-11-10', to: '2026-11-13' }]);
+    expect(closedTargets(all.slice(0, 4))).toEqual([
+      { skill: 'tuning', from: '2026-11-10', to: '2026-11-13' },
+    ]);
     // What was named without being judged is reached when it is judged.
     expect(closedTargets(all).at(-1)).toEqual({
       ...{ skill: 'legato', from: '2026-11-13', to: '2026-11-14' },

@@ -100,7 +100,7 @@ export function loudnessAlong(
 const firstChordBeats = 2;
 /** Where the chord is given: the tonic in the octave below middle C, and its triad above middle C. */
 const chordFrom: MidiNote = 60;
-const countNote: MidiNote = 96;
+export const countNote: MidiNote = 96;
 /** How loud an instrument is that plays under singers. */
 const underLoudness = 0.22;
 /** By how much a note begun with weight is louder. */

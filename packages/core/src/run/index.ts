@@ -1,3 +1,4 @@
 export * from './act';
+export * from './controls';
 export * from './next';
 export * from './state';

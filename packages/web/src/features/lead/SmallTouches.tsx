@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Giving, Touch } from '@wide-fern/core';
 import { memo, useState } from 'react';
 import { WordButton } from '../../ui/words';
+import type { Panel } from './touches';
 
 interface Small {
   readonly word: string;
@@ -35,7 +36,7 @@ export const SmallTouches = memo(function SmallTouches({
   readonly onTouch: (touch: Touch) => void;
   readonly onUndo: () => void;
   readonly onGive: (how: Giving) => void;
-  readonly onOpen: (which: 'notes' | 'who') => void;
+  readonly onOpen: (which: Panel) => void;
   /** What has to be known and is not loud: «offline, kept here». */
   readonly said: string;
 }) {
@@ -49,13 +50,15 @@ export const SmallTouches = memo(function SmallTouches({
       act: touch('talk'),
       isOn: canAgain,
     },
-    { word: 'Note', act: () => onOpen('notes'), isOn: isOpen },
+    { word: 'Note', act: () => onOpen('noticed'), isOn: isOpen },
     { word: 'Higher', act: touch('higher'), isOn: canMove, isRare: true },
     { word: 'Stay longer', act: touch('stay'), isOn: canAgain && !isHeld, isRare: true },
     { word: isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
     { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
-    { word: 'First notes', act: () => onGive('notes'), isOn: canMove, isRare: true },
+    { word: 'Sound', act: () => onOpen('sound'), isOn: isOpen, isRare: true },
+    { word: 'Notes', act: () => onOpen('score'), isOn: canMove, isRare: true },
     { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
+    { word: 'Keys', act: () => onOpen('controls'), isOn: true, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },
   ];
   const size = { fontSize: { base: '18px', md: '20px', xl: '24px' }, minH: '44px' } as const;

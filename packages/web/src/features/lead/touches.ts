@@ -1,39 +1,87 @@
-import type { Touch } from '@wide-fern/core';
-import { letter, type Shortcut } from '../../ui/useShortcuts';
+import { touches, type Giving, type Touch } from '@wide-fern/core';
+import type { Shortcut } from '../../ui/useShortcuts';
+
+/** What can be opened above the touches: what happens, who is here, sound, the notes of the key, keys and pedals. */
+export type Panel = 'noticed' | 'who' | 'sound' | 'score' | 'controls';
 
 /** What can be done by one key; pedals send Page Up and Page Down. */
 export interface StandActs {
   readonly touch: (touch: Touch) => void;
   readonly undo: () => void;
-  readonly give: (how: 'chord' | 'notes') => void;
-  /** Opens what is noted, or who is here; a second time closes it. */
-  readonly open: (which: 'notes' | 'who') => void;
+  readonly give: (how: Giving) => void;
+  /** Opens something above the touches; a second time closes it. */
+  readonly open: (which: Panel) => void;
 }
 
-const named =
-  (...names: readonly string[]) =>
-  (event: KeyboardEvent): boolean =>
-    names.includes(event.key) && !event.ctrlKey && !event.metaKey && !event.altKey;
+/** What can be put on a key, a pedal or a note of one's own. */
+export const commands = [
+  ...(['next', 'back', 'again', 'on', 'lower', 'higher', 'stay', 'talk', 'pause', 'undo'] as const),
+  ...([
+    'chord',
+    'notes',
+    'drone',
+    'pulse',
+    'noticed',
+    'sound',
+    'score',
+    'who',
+    'controls',
+  ] as const),
+] as const;
+export type Command = (typeof commands)[number];
+
+/** What each command does, in words, and the keys it has by itself. */
+const usual: Readonly<Record<Command, readonly [words: string, ...keys: string[]]>> = {
+  next: ['the next key, or on', ' ', 'PageDown'],
+  back: ['back', 'PageUp'],
+  again: ['the same key again', 'a'],
+  on: ['on to the next exercise', 'o'],
+  lower: ['a semitone lower', ','],
+  higher: ['a semitone higher', '.'],
+  stay: ['this key stays longer', 's'],
+  talk: ['talking, or singing again', 't'],
+  pause: ['pause, or go on', 'p'],
+  undo: ['undo the last touch', 'u'],
+  chord: ['hear the chord', 'c'],
+  notes: ['hear the first notes', 'n'],
+  drone: ['hear the tonic held, or stop it', 'd'],
+  pulse: ['hear the beat, or stop it', 'b'],
+  noticed: ['note what happens', 'm'],
+  sound: ['sound', 'v'],
+  score: ['the notes of this key', 'k'],
+  who: ['who is here', 'w'],
+  controls: ['these keys', '?'],
+};
+const keyNames: Readonly<Record<string, string>> = {
+  ' ': 'space',
+  PageDown: 'Page Down',
+  PageUp: 'Page Up',
+};
+
+/** A command with the keys it has by itself. */
+export type StandShortcut = Shortcut & { readonly command: Command };
+
+const isTouch = (command: Command): command is Command & Touch =>
+  (touches as readonly string[]).includes(command);
+
+function actFor(command: Command, { touch, undo, give, open }: StandActs): void {
+  if (isTouch(command)) touch(command);
+  else if (command === 'undo') undo();
+  else if (command === 'chord' || command === 'notes') give(command);
+  else if (command === 'drone' || command === 'pulse') give(command);
+  else open(command);
+}
 
 /** The keys of the stand, for the listener and for the list. */
-export const standShortcuts = ({ touch, undo, give, open }: StandActs): Shortcut[] => [
-  {
-    keys: 'space, Page Down',
-    words: 'the next key, or on',
-    match: named(' ', 'PageDown'),
-    act: () => touch('next'),
-  },
-  { keys: 'Page Up', words: 'back', match: named('PageUp'), act: () => touch('back') },
-  { keys: 'a', words: 'the same key again', match: letter('a'), act: () => touch('again') },
-  { keys: 'o', words: 'on to the next exercise', match: letter('o'), act: () => touch('on') },
-  { keys: ',', words: 'a semitone lower', match: letter(','), act: () => touch('lower') },
-  { keys: '.', words: 'a semitone higher', match: letter('.'), act: () => touch('higher') },
-  { keys: 's', words: 'this key stays longer', match: letter('s'), act: () => touch('stay') },
-  { keys: 't', words: 'talking, or singing again', match: letter('t'), act: () => touch('talk') },
-  { keys: 'p', words: 'pause, or go on', match: letter('p'), act: () => touch('pause') },
-  { keys: 'u', words: 'undo the last touch', match: letter('u'), act: undo },
-  { keys: 'c', words: 'hear the chord', match: letter('c'), act: () => give('chord') },
-  { keys: 'n', words: 'hear the first notes', match: letter('n'), act: () => give('notes') },
-  { keys: 'm', words: 'note what happens', match: letter('m'), act: () => open('notes') },
-  { keys: 'w', words: 'who is here', match: letter('w'), act: () => open('who') },
-];
+export const standShortcuts = (acts: StandActs): StandShortcut[] =>
+  commands.map((command) => {
+    const [words, ...keys] = usual[command];
+    return {
+      command,
+      words,
+      keys: keys.map((key) => keyNames[key] ?? key).join(', '),
+      match: ({ key, ctrlKey, metaKey, altKey }) =>
+        keys.includes(key) && !ctrlKey && !metaKey && !altKey,
+      act: () => actFor(command, acts),
+    };
+  });

@@ -16,6 +16,13 @@ const struck = {
   volume: -6,
 };
 
+/** What is held as long as it is wanted: it neither fades nor stands out. */
+const held = {
+  oscillator: { type: 'custom' as const, partials: [1, 0.4, 0.25, 0.12, 0.06] },
+  envelope: { attack: 0.25, decay: 0.1, sustain: 1, release: 0.4 },
+  volume: -10,
+};
+
 /** Instruments for every voice of a programme, in the context that is in force. */
 export interface Orchestra {
   /** Schedules all of it on the audio clock; `begins` is when its beginning sounds. */
@@ -40,7 +47,7 @@ export function orchestra(tone: Tone, { sounded }: Programme, loud: string | nul
   };
   const level = (voice: string): number => {
     if (voice === 'count') return 0.5;
-    if (voice === 'chord') return usual;
+    if (voice === 'chord' || voice === 'drone') return usual;
     if (loud === null) return usual;
     return voice === loud ? 1 : beneath;
   };
@@ -53,7 +60,10 @@ export function orchestra(tone: Tone, { sounded }: Programme, loud: string | nul
   const chords = new Map<string, ToneModule.PolySynth>();
   const polyOf = (voice: string) => {
     const found =
-      chords.get(voice) ?? keep(new tone.PolySynth(tone.Synth, struck).connect(gainOf(voice)));
+      chords.get(voice) ??
+      keep(
+        new tone.PolySynth(tone.Synth, voice === 'drone' ? held : struck).connect(gainOf(voice)),
+      );
     chords.set(voice, found);
     return found;
   };
