@@ -1,4 +1,4 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { lastKeptRun } from '@wide-fern/client';
 import { documentOf, planOf } from '@wide-fern/plan/testing';
 import { eveningFor } from '../../../testing/evening';
@@ -68,7 +68,8 @@ describe('keys of one’s own', () => {
     );
     press('Tab');
     press('F9');
-    tidy();
+    // The page is closed, and opened again.
+    cleanup();
     await show(<LeadPage />, address);
     fireEvent.click(await screen.findByRole('button', { name: /^(Begin|Carry on)$/ }));
     press('F9');
