@@ -212,3 +212,66 @@ test('late: one line offers what loses least, one touch takes it, one takes it b
     .toBe(ids.length);
   expectNoComplaints(person.context);
 });
+
+test('another device takes over knowingly; both show the same, and the record is one', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const deputy = await newPerson(browser);
+  await join(person, deputy, 'deputy');
+  const page = await person.context.newPage();
+  await begin(page, evening);
+  await page.keyboard.press('o');
+
+  const other = await deputy.context.newPage();
+  await other.addInitScript(
+    (choir) => localStorage.setItem('wide-fern:choir', choir),
+    person.choir,
+  );
+  await other.goto(`/evenings/${evening.id}/lead/warm-up`);
+  await expect(other.getByText('Wren Aldous leads it from another device')).toBeVisible();
+  await expectAccessible(other);
+  await other.getByRole('button', { name: 'lead it on from here' }).click();
+  await expect(heading(other)).toHaveText('Coat off');
+  await other.keyboard.press('o');
+  await expect(heading(other)).toHaveText('Pulley');
+  // It goes on at the first device too, and that is said.
+  await expect(heading(page)).toHaveText('Pulley');
+  await expect(page.getByText(/^Another device leads this too/)).toBeVisible();
+  await page.keyboard.press(' ');
+  await expect(other.getByLabel(/^now [A-G]/)).toBeVisible();
+  await other.getByRole('button', { name: 'End', exact: true }).click();
+  await expect(heading(page)).toHaveText('What happened');
+  const { events } = await storedRun(person, evening);
+  expect(events.map(({ act }) => act.kind)).toEqual(['opened', 'opened', 'began', 'ended']);
+  expectNoComplaints(deputy.context);
+});
+
+test('a simulated pedal leads on, once it was set', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const page = await person.context.newPage();
+  await begin(page, evening);
+  await page.keyboard.press('?');
+  await page.getByRole('radio', { name: 'a simulated pedal and keyboard' }).click();
+  await page.getByRole('button', { name: 'Set a key for on to the next exercise' }).click();
+  await page.getByRole('button', { name: 'right pedal' }).click();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'right pedal' }).click();
+  await expect(heading(page)).toHaveText('Coat off');
+  await page.getByRole('button', { name: 'right pedal' }).click();
+  await expect(heading(page)).toHaveText('Pulley');
+  // What can be heard is there with one key each, and the notes go along.
+  await page.keyboard.press('v');
+  await expect(page.getByRole('region', { name: 'Sound' })).toBeVisible();
+  await expectAccessible(page);
+  await page.keyboard.press('k');
+  await expect(
+    page.getByRole('region', { name: 'Notes of this key' }).locator('svg'),
+  ).toBeVisible();
+  await expectAccessible(page);
+  expectNoComplaints(person.context);
+});

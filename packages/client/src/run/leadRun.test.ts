@@ -4,7 +4,7 @@ import { ledSegments } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
 import { ApiError } from '../call/call';
 import { forgetRun, joinedRuns, lastKeptRun } from './keptRun';
-import { beginRun, isEnded, isSent, leadRun, type RunWorld } from './leadRun';
+import { beginRun, isEnded, isSent, leadRun, takenOver, type RunWorld } from './leadRun';
 
 const place = { choir: 'c', evening: 'e', item: 'warm-up' };
 const startedAt = '2026-12-01T18:30:00.000Z';
@@ -183,5 +183,34 @@ describe('a run that is led', () => {
     expect(joinedRuns(run, run)).toEqual(run);
     forgetRun('a', place, run.id);
     expect(lastKeptRun('a', place)).toBeUndefined();
+  });
+});
+
+describe('a run that another device takes over', () => {
+  it('goes on where it was, and both know all of it, each event once', async () => {
+    const server = world();
+    const first = leadRun('a', place, beginRun(head), server.it);
+    first.note(opened('coat-off'));
+    await server.settle();
+    const { run } = first.store.getState();
+    const there = { ...run, startedAt, endedAt: null, ledBy: 'Wren' };
+    // Another device knows nothing of what lies on this one.
+    localStorage.clear();
+    const second = leadRun('b', place, takenOver({ ...there, events: server.kept() }), server.it);
+    server.state.now += 5000;
+    second.note({ kind: 'began', key: 0 });
+    await server.settle();
+    expect(server.kept().map(({ act }) => act.kind)).toEqual(['opened', 'began']);
+    expect(first.take(server.kept())).toBe(true);
+    expect(first.take(server.kept())).toBe(false);
+    const state = (lead: typeof first) =>
+      runState(ledSegments(document), lead.store.getState().run.events);
+    expect(state(first)).toEqual(state(second));
+    // What came from there is not sent again from here.
+    const sent = server.bodies.length;
+    first.sendNow();
+    await server.settle();
+    expect(server.bodies.length).toBe(sent);
+    expect(isSent(first.store.getState().run)).toBe(true);
   });
 });

@@ -1,4 +1,4 @@
-import type { RunHead, SendRun, SentAct, SentEvent } from '@wide-fern/contract';
+import type { Run, RunHead, SendRun, SentAct, SentEvent } from '@wide-fern/contract';
 import { effective, ordered } from '@wide-fern/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { ApiError, messageOf } from '../call/call';
@@ -42,6 +42,8 @@ export interface RunLead {
   /** Milliseconds since it began; never less than was noted. */
   readonly elapsed: () => number;
   readonly sendNow: () => void;
+  /** What the server has of it: what happened on another device happened here too. Answers whether there was any. */
+  readonly take: (there: readonly SentEvent[]) => boolean;
   /** Another window of this device kept something. */
   readonly readAgain: () => void;
   readonly stop: () => void;
@@ -170,10 +172,26 @@ export function leadRun(
     },
     elapsed,
     sendNow: () => void sender.send(),
+    take: (there) => {
+      const run = withOthers(now());
+      const here = new Set(run.events.map(({ id }) => id));
+      const fresh = there.filter(({ id }) => !here.has(id));
+      if (fresh.length === 0) return false;
+      const known = [...run.known, ...fresh.map(({ id }) => id)];
+      hold(joinedRuns(run, { ...run, events: [...run.events, ...fresh], known }));
+      return true;
+    },
     readAgain: () => hold(now()),
     stop: () => sender.stop(),
   };
 }
+
+/** A run that another device began, to be led on from here. */
+export const takenOver = ({ id, head, events }: Run): KeptRun => ({
+  ...{ id, head, events },
+  known: events.map((event) => event.id),
+  begun: true,
+});
 
 /** Whether a run has ended. */
 export const isEnded = ({ events }: Pick<KeptRun, 'events'>): boolean =>

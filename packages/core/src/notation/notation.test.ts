@@ -6,10 +6,12 @@ import { computeSegment } from '../plan';
 import {
   choirScore,
   clefOfPart,
+  oncePerLine,
   plainScore,
   quartersOf,
   writtenBars,
   writtenLengths,
+  type Score,
 } from './index';
 
 const written = (quarters: number) =>
@@ -177,5 +179,35 @@ describe('a choir’s score', () => {
     expect(
       plainScore({ ...exercise, music: { kind: 'body', moves: [] } }, 60, [60]),
     ).toBeUndefined();
+  });
+});
+
+describe('a key with every line once', () => {
+  const line = (part: string, first: number, ...steps: readonly number[]) => ({
+    part,
+    events: steps.map((step) => ({ midi: first + step, beats: 1, syllable: 'la' })),
+  });
+  const score = (...lines: readonly ReturnType<typeof line>[]): Score => ({
+    ...{ title: 'x', tempo: 60, mode: 'major', between: 2 },
+    parts: lines.map(({ part }) => ({ id: part, name: part }) as Score['parts'][number]),
+    keys: [{ tonic: 60, lines }],
+  });
+  const shown = (one: Score) => oncePerLine(one, 0).keys[0]!.lines.map(({ part }) => part);
+  it('shows what parts sing alike by the highest that sings it, octaves apart or not', () => {
+    expect(
+      shown(score(line('S', 72, 0, 2, 4), line('A', 72, 0, 2, 4), line('B', 48, 0, 2, 4))),
+    ).toEqual(['S']);
+    expect(
+      shown(score(line('S', 72, 0, 2, 4), line('A', 67, 0, 0, 0), line('B', 48, 0, 2, 4))),
+    ).toEqual(['S', 'A']);
+  });
+  it('leaves out who rests, and has nothing where there is no such key', () => {
+    const resting = {
+      part: 'S',
+      events: [{ midi: null, beats: 3 }],
+    } as unknown as ReturnType<typeof line>;
+    const one = oncePerLine(score(resting, line('A', 67, 0, 2)), 0);
+    expect(one.parts.map(({ id }) => id)).toEqual(['A']);
+    expect(oncePerLine(score(resting), 3).keys).toEqual([]);
   });
 });

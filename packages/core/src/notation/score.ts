@@ -208,3 +208,35 @@ export function withInstrument(score: Score): Score {
     })),
   };
 }
+
+/** What a line sings, wherever it lies: steps from its first note, lengths and words. */
+function shapeOf({ events }: PartLine): string {
+  const first = events.find(({ midi }) => midi !== null)?.midi ?? 0;
+  return JSON.stringify(
+    events.map(({ midi, beats, syllable }) => [
+      midi === null ? null : midi - first,
+      beats,
+      syllable,
+    ]),
+  );
+}
+
+/** One key of a score with every line once that several parts sing alike: by the highest that sings it. */
+export function oncePerLine(score: Score, key: number): Score {
+  const sung = score.keys[key];
+  if (!sung) return { ...score, keys: [] };
+  const singing = sung.lines.filter(({ events }) => events.some(({ midi }) => midi !== null));
+  const seen = new Set<string>();
+  const lines = singing.filter((line) => {
+    const shape = shapeOf(line);
+    const isNew = !seen.has(shape);
+    seen.add(shape);
+    return isNew;
+  });
+  const shown = new Set(lines.map(({ part }) => part));
+  return {
+    ...score,
+    parts: score.parts.filter(({ id }) => shown.has(id)),
+    keys: [{ ...sung, lines }],
+  };
+}

@@ -6,11 +6,14 @@ export function WordChoice<T extends string | number | undefined>({
   label,
   options,
   value,
+  isLarge = false,
   onChange,
 }: {
   readonly label: string;
   readonly options: readonly (readonly [value: T, word: string])[];
   readonly value: T;
+  /** Where it is read from further away, and touched. */
+  readonly isLarge?: boolean;
   readonly onChange: (value: T) => void;
 }) {
   return (
@@ -19,10 +22,10 @@ export function WordChoice<T extends string | number | undefined>({
         <WordButton
           key={one ?? ''}
           type="button"
-          minH="28px"
+          minH={isLarge ? '44px' : '28px'}
           role="radio"
           aria-checked={value === one}
-          fontSize="13px"
+          fontSize={isLarge ? '18px' : '13px'}
           fontWeight={value === one ? 700 : 400}
           color={value === one ? 'ink' : 'fern'}
           onClick={() => onChange(one)}

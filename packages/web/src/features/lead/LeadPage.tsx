@@ -24,6 +24,7 @@ import { Empty, Failed, Loading } from '../../ui/states';
 import { Name, WordButton, WordLink } from '../../ui/words';
 import { usePageTitle } from '../../here/usePageTitle';
 import { Area } from './Area';
+import { Elsewhere } from './Elsewhere';
 import { Leading } from './Leading';
 
 /** Whoever does not wait for it can begin. */
@@ -193,7 +194,14 @@ function Planned({
       }),
     );
   };
-  return <Ready {...{ place, evening, document, back }} edit={edit} onBegin={begin} />;
+  return (
+    <Ready
+      {...{ place, evening, document, back }}
+      edit={edit}
+      onBegin={begin}
+      onTakeOver={onBegin}
+    />
+  );
 }
 
 function Ready({
@@ -203,6 +211,7 @@ function Ready({
   back,
   edit,
   onBegin,
+  onTakeOver,
 }: {
   readonly place: PlanPlace;
   readonly evening: Evening;
@@ -210,6 +219,7 @@ function Ready({
   readonly back: string;
   readonly edit: (edit: PlanEdit) => unknown;
   readonly onBegin: () => void;
+  readonly onTakeOver: (run: KeptRun) => void;
 }) {
   const { choir } = useHere();
   const plan = useMemo(() => evaluate(document, 0), [document]);
@@ -231,6 +241,7 @@ function Ready({
           </Flex>
         ))}
       </Box>
+      <Elsewhere place={place} onTakeOver={onTakeOver} />
       <Suspense fallback={<Box h="68px" />}>
         <WhoBefore {...{ place, document, edit }} />
       </Suspense>

@@ -5,6 +5,7 @@ import { lazy, Suspense, type ComponentProps, type ComponentType } from 'react';
 import type { Controls } from './controls/useControls';
 import type { LateOfferProps } from './LateOffer';
 import { Noticed } from './Noticed';
+import { OtherDevice } from './OtherDevice';
 import { Pain } from './Pain';
 import type { Sounds } from './sound/useSounds';
 import type { StandSettings } from './standSettings';
@@ -109,6 +110,7 @@ export function OpenedPanel({
           onClose={onClose}
         />
       )}
+      <OtherDevice {...{ place, lead }} />
       <Suspense fallback={null}>
         <WhoOnStand
           {...{ place, settled, onClose }}

@@ -34,7 +34,9 @@ export default function ControlsPanel({
   return (
     <OnTop label="Keys and pedals">
       <Flex wrap="wrap" gap="4px 24px" align="center">
+        <Box color="inkSoft">MIDI devices:</Box>
         <WordChoice
+          isLarge
           label="MIDI devices"
           options={midiOptions}
           value={midi}

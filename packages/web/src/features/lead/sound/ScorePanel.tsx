@@ -1,12 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { NoteWriting, RunState } from '@wide-fern/core';
+import { oncePerLine, type NoteWriting, type RunState } from '@wide-fern/core';
 import { givenNow, type EvaluatedPlan } from '@wide-fern/plan';
 import { useMemo } from 'react';
 import ScoreStaff from '../../../music/notation/ScoreStaff';
 import { WordButton } from '../../../ui/words';
 import { OnTop } from '../OnTop';
 
-/** The present key in notes, as it is sung now; it goes along from key to key. */
+/** The present key in notes, as it is sung now, what parts sing alike once; it goes along from key to key. */
 export default function ScorePanel({
   plan,
   settled,
@@ -18,17 +18,22 @@ export default function ScorePanel({
   readonly writing: NoteWriting;
   readonly onClose: () => void;
 }) {
-  const given = useMemo(() => {
+  const score = useMemo(() => {
     const open = settled.segments[settled.open]?.id;
     const one = plan.segments.find(({ segment }) => segment.id === open);
-    return one && givenNow(one, plan.document.tonight.sections, settled);
+    const given = one && givenNow(one, plan.document.tonight.sections, settled);
+    return given?.score && oncePerLine(given.score, given.key);
   }, [plan, settled]);
   return (
     <OnTop label="Notes of this key">
-      <Flex align="flex-start" gap="16px">
-        <Box flex="1" minW={0}>
-          {given?.score?.keys[given.key] ? (
-            <ScoreStaff score={given.score} keyIndex={given.key} writing={writing} />
+      <Flex
+        align="flex-start"
+        gap={{ base: '0', md: '16px' }}
+        direction={{ base: 'column-reverse', md: 'row' }}
+      >
+        <Box flex="1" minW={0} w="100%">
+          {score?.keys[0] ? (
+            <ScoreStaff score={score} writing={writing} />
           ) : (
             'This exercise has no notes.'
           )}

@@ -48,6 +48,7 @@ export default function SoundPanel({
       <Flex wrap="wrap" gap="4px 40px">
         <Asked label="With every key">
           <WordChoice
+            isLarge
             label="With every key"
             options={optionsOf(withKeys, withKeyWords)}
             value={settings.withKey}
@@ -56,6 +57,7 @@ export default function SoundPanel({
         </Asked>
         <Asked label="How loud">
           <WordChoice
+            isLarge
             label="How loud"
             options={loudnessOptions}
             value={settings.loudness}
@@ -64,6 +66,7 @@ export default function SoundPanel({
         </Asked>
         <Asked label="A touch is answered by">
           <WordChoice
+            isLarge
             label="A touch is answered by"
             options={optionsOf(answers, answerWords)}
             value={settings.answer}

@@ -1,0 +1,38 @@
+import { useQuery } from '@tanstack/react-query';
+import { runEventsQuery, type PlanPlace, type RunLead } from '@wide-fern/client';
+import { useEffect, useState } from 'react';
+import { useNavigate } from 'react-router';
+import { useStore } from 'zustand';
+import { OfferLine } from './OfferLine';
+
+/** Takes over what happens on another device that leads the same run, and says that one does. */
+export function OtherDevice({
+  place,
+  lead,
+}: {
+  readonly place: PlanPlace;
+  readonly lead: RunLead;
+}) {
+  const navigate = useNavigate();
+  const { id, begun } = useStore(lead.store, ({ run }) => run);
+  const there = useQuery({
+    ...runEventsQuery(place, id),
+    enabled: begun,
+    notifyOnChangeProps: ['data'],
+  });
+  const [isOther, setOther] = useState(false);
+  const events = there.data?.events;
+  useEffect(() => {
+    if (events && lead.take(events)) setOther(true);
+  }, [events, lead]);
+  if (!isOther) return null;
+  return (
+    <OfferLine
+      take="Follow it"
+      onLeave={() => setOther(false)}
+      onTake={() => void navigate(`/evenings/${place.evening}/led/${place.item}`)}
+    >
+      Another device leads this too: what happens there happens here.
+    </OfferLine>
+  );
+}
