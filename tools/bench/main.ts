@@ -21,6 +21,7 @@ import { measureExercises } from './exercises';
 import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
 import { measureLoad } from './load';
+import { measureLogbook } from './logbook';
 import { measurePitch } from './pitch';
 import { measurePlanner, measureReplanning } from './planner';
 import { measureScores } from './scores';
@@ -246,8 +247,19 @@ async function benchLead(): Promise<void> {
   say(`| back where it was, from the device alone (median) | ${ms(back)} |`);
 }
 
+/** Ten years of a logbook, from the server and on the device. */
+async function benchLogbook(): Promise<void> {
+  const { evenings, segments, kilobytes, fetched, queried, weeks, years } = await measureLogbook();
+  say(`${evenings} warm-ups, ${segments} exercises led, ${kilobytes} kB of JSON`);
+  say(`from the server with 10,000 choirs in it, median: ${fetched.toFixed(0)} ms`);
+  say(`of that the database: ${queried.toFixed(0)} ms`);
+  say(`from the data to what is shown, by weeks: ${weeks.toFixed(1)} ms`);
+  say(`from the data to what is shown, by years: ${years.toFixed(1)} ms`);
+}
+
 const benches = new Map([
   ['lead', benchLead],
+  ['logbook', benchLogbook],
   ['plan', benchPlan],
   ['server', benchServer],
   ['planner', benchPlanner],

@@ -11,7 +11,7 @@ export const logbookQuerySchema = z.object({
 });
 
 /** A warm-up as it was led to its end. */
-export const loggedRunSchema = z.object({
+const loggedRunSchema = z.object({
   id: uuid,
   evening: uuid,
   item: z.string(),
@@ -24,7 +24,7 @@ export const loggedRunSchema = z.object({
 export type LoggedRun = z.infer<typeof loggedRunSchema>;
 
 /** An exercise as it was led in one of them. */
-export const loggedSchema = z.object({
+const loggedSchema = z.object({
   run: uuid,
   exercise: z.string(),
   name: z.string(),

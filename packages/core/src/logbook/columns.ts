@@ -49,7 +49,7 @@ export function columnOf(date: string, span: LogSpan): string {
 }
 
 /** The column before another one. */
-export function columnBefore(column: string, span: LogSpan): string {
+function columnBefore(column: string, span: LogSpan): string {
   return columnOf(dateOfDay(dayNumber(column) - 1), span);
 }
 

@@ -18,7 +18,7 @@ import { useEffect, useMemo, useRef, useState } from 'react';
 import { workerOffers, type Offers } from '../../here/offers/offers';
 import { useHere } from '../../here/session';
 import { useKnown } from '../../here/useKnown';
-import { OfferLine } from './OfferLine';
+import { OfferLine } from './stand/OfferLine';
 
 /** A change of the likely end by less is no reason to seek anew, in seconds. */
 const step = 15;

@@ -11,9 +11,9 @@ import { Review } from './Review';
 import { SmallTouches } from './SmallTouches';
 import { useAwake, useElapsed, useLead } from './useLead';
 import { useShown } from './useShown';
-import type { Command, Panel } from './touches';
+import type { Command, Panel } from './stand/touches';
 import { useControls } from './controls/useControls';
-import { useStandSettings } from './standSettings';
+import { useStandSettings } from './stand/standSettings';
 import { useSounds } from './sound/useSounds';
 import { useTouches } from './useTouches';
 

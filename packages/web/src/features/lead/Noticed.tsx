@@ -5,7 +5,7 @@ import { managedWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { FormField } from '../../ui/FormField';
 import { WordButton } from '../../ui/words';
-import { OnTop } from './OnTop';
+import { OnTop } from './stand/OnTop';
 
 const words = ['worked', 'too long', 'once more next time'] as const;
 

@@ -8,8 +8,8 @@ import { Noticed } from './Noticed';
 import { OtherDevice } from './OtherDevice';
 import { Pain } from './Pain';
 import type { Sounds } from './sound/useSounds';
-import type { StandSettings } from './standSettings';
-import type { Panel, StandShortcut } from './touches';
+import type { StandSettings } from './stand/standSettings';
+import type { Panel, StandShortcut } from './stand/touches';
 import type { WhoOnStandProps } from './who/WhoOnStand';
 
 const Nothing: ComponentType = () => null;

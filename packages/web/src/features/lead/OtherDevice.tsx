@@ -3,7 +3,7 @@ import { runEventsQuery, type PlanPlace, type RunLead } from '@wide-fern/client'
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
-import { OfferLine } from './OfferLine';
+import { OfferLine } from './stand/OfferLine';
 
 /** Takes over what happens on another device that leads the same run, and says that one does. */
 export function OtherDevice({

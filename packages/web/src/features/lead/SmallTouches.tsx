@@ -2,7 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Giving, Touch } from '@wide-fern/core';
 import { memo, useState } from 'react';
 import { WordButton } from '../../ui/words';
-import type { Panel } from './touches';
+import type { Panel } from './stand/touches';
 
 interface Small {
   readonly word: string;

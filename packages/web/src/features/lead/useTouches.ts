@@ -4,7 +4,7 @@ import { runAt, type LedPlan } from '@wide-fern/plan';
 import { useCallback, useMemo } from 'react';
 import type { Sounds } from './sound/useSounds';
 import { useShortcuts } from '../../ui/useShortcuts';
-import { standShortcuts, type StandActs, type StandShortcut } from './touches';
+import { standShortcuts, type StandActs, type StandShortcut } from './stand/touches';
 
 /** What a touch does, read from the run as it is at that moment: keys come faster than the page is drawn. */
 export interface Touches {

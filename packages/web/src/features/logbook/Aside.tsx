@@ -15,7 +15,7 @@ import { useState } from 'react';
 import { Link } from 'react-router';
 import { useHere } from '../../here/session';
 import { Label, Name, WordButton, WordLink } from '../../ui/words';
-import type { Opened } from './LogbookPage';
+import type { Opened } from './shown';
 import type { LogbookData } from './useLogbook';
 
 const mostEffects = 3;

@@ -3,7 +3,7 @@ import type { JudgedRow, LogbookView } from '@wide-fern/plan';
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { Name, WordButton } from '../../ui/words';
-import { classOf } from './LogTable';
+import { classOf } from './shown';
 import { lineGap } from './tableStyles';
 import type { Coming } from './useLogbook';
 

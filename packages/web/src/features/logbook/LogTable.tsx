@@ -7,7 +7,7 @@ import { Link } from 'react-router';
 import { useHere } from '../../here/session';
 import { Hidden } from '../../ui/words';
 import { JudgedRows } from './JudgedRows';
-import type { Opened } from './LogbookPage';
+import { classOf, isLed, type Opened } from './shown';
 import { ComingStem, Nothing, Stem } from './stems';
 import { columnWidths, stemHeight, tableStyles } from './tableStyles';
 import type { Coming, LogbookData } from './useLogbook';
@@ -15,16 +15,6 @@ import { WholeRow } from './WholeRow';
 
 const Table = chakra('table');
 const stemScale = 0.115;
-
-/** How a column is shaded: what is still planned, and what had no evening. */
-export const classOf = ({ column, evenings }: LogColumn, coming: Coming | undefined): string =>
-  coming?.column === column && !isLed({ evenings })
-    ? 'coming'
-    : evenings.length === 0
-      ? 'none'
-      : '';
-export const isLed = ({ evenings }: Pick<LogColumn, 'evenings'>): boolean =>
-  evenings.some(({ led }) => led.length > 0);
 
 /** Weeks as columns: how pieces were judged, what was led on each kind of work, how long all of it was. */
 export function LogTable({

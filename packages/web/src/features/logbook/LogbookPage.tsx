@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
-import { logSpans, type LogSpan, type Phase } from '@wide-fern/core';
+import { logSpans, type LogSpan } from '@wide-fern/core';
 import { logbookSentence } from '@wide-fern/words';
 import { lazy, Suspense, useState } from 'react';
 import { useSearchParams } from 'react-router';
@@ -11,6 +11,7 @@ import { WordChoice } from '../../ui/WordChoice';
 import { Aside } from './Aside';
 import { Downloads } from './Downloads';
 import { LogTable } from './LogTable';
+import type { Opened } from './shown';
 import { useLogbook, type LogbookData } from './useLogbook';
 
 /** Drawn only where it is asked for. */
@@ -47,12 +48,6 @@ export default function LogbookPage() {
       )}
     </Frame>
   );
-}
-
-/** What is looked at more closely: one kind of work in one column. */
-export interface Opened {
-  readonly column: string;
-  readonly phase: Phase;
 }
 
 function Read({

@@ -3,7 +3,7 @@ import type { LogSpan } from '@wide-fern/core';
 import type { LogColumn, LogbookView } from '@wide-fern/plan';
 import { lengthInFigures } from '@wide-fern/words';
 import { Hidden } from '../../ui/words';
-import { classOf } from './LogTable';
+import { classOf } from './shown';
 import { wholeHeight } from './tableStyles';
 import type { Coming } from './useLogbook';
 

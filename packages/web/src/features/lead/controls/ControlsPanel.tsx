@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { StandSettings } from '../standSettings';
+import type { StandSettings } from '../stand/standSettings';
 import { WordChoice } from '../../../ui/WordChoice';
 import { WordButton } from '../../../ui/words';
-import { OnTop } from '../OnTop';
-import type { StandShortcut } from '../touches';
+import { OnTop } from '../stand/OnTop';
+import type { StandShortcut } from '../stand/touches';
 import { SimulatedDevice } from './SimulatedDevice';
 import type { Controls } from './useControls';
 

@@ -4,7 +4,7 @@ export interface MidiSource {
 }
 
 /** Why devices cannot be listened to, for a person. */
-export class NoMidi extends Error {}
+class NoMidi extends Error {}
 
 type OnMessage = (message: readonly number[]) => void;
 

@@ -1,7 +1,7 @@
 import { nothingHeld, pressedBy, type Control } from '@wide-fern/core';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import type { StandSettings } from '../standSettings';
-import type { Command, StandShortcut } from '../touches';
+import type { StandSettings } from '../stand/standSettings';
+import type { Command, StandShortcut } from '../stand/touches';
 import { connectedMidi } from './midi';
 
 /** Own keys, pedals and notes while a warm-up is led. */

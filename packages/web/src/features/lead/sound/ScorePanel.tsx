@@ -4,7 +4,7 @@ import { givenNow, type EvaluatedPlan } from '@wide-fern/plan';
 import { useMemo } from 'react';
 import ScoreStaff from '../../../music/notation/ScoreStaff';
 import { WordButton } from '../../../ui/words';
-import { OnTop } from '../OnTop';
+import { OnTop } from '../stand/OnTop';
 
 /** The present key in notes, as it is sung now, what parts sing alike once; it goes along from key to key. */
 export default function ScorePanel({

@@ -3,8 +3,8 @@ import { givings } from '@wide-fern/core';
 import { answerWords, givingWords, withKeyWords } from '@wide-fern/words';
 import { WordChoice } from '../../../ui/WordChoice';
 import { WordButton } from '../../../ui/words';
-import { OnTop } from '../OnTop';
-import { answers, loudnesses, withKeys, type StandSettings } from '../standSettings';
+import { OnTop } from '../stand/OnTop';
+import { answers, loudnesses, withKeys, type StandSettings } from '../stand/standSettings';
 import type { Sounds } from './useSounds';
 
 const optionsOf = <T extends string>(all: readonly T[], words: Readonly<Record<T, string>>) =>

@@ -2,7 +2,7 @@ import type { RunLead } from '@wide-fern/client';
 import { atLoudness, givenKey, isLasting, type Giving } from '@wide-fern/core';
 import { givenNow, planNow, runAt, type LedPlan } from '@wide-fern/plan';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { shareOf, type StandSettings } from '../standSettings';
+import { shareOf, type StandSettings } from '../stand/standSettings';
 
 /** What is heard on the stand. */
 export interface Sounds {

@@ -5,8 +5,8 @@ import { renewedHere, type SectionsChange } from '@wide-fern/plan';
 import { sectionsChangeInWords } from '@wide-fern/words';
 import { useCallback, useState } from 'react';
 import { useHere } from '../../../here/session';
-import { OfferLine } from '../OfferLine';
-import { OnTop } from '../OnTop';
+import { OfferLine } from '../stand/OfferLine';
+import { OnTop } from '../stand/OnTop';
 import { useWho } from './useWho';
 import WhoNow from './WhoNow';
 

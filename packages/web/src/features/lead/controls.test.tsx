@@ -1,10 +1,10 @@
 import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { lastKeptRun } from '@wide-fern/client';
 import { documentOf, planOf } from '@wide-fern/plan/testing';
-import { eveningFor } from '../../../testing/evening';
-import { ids, show, tidy } from '../../../testing/page';
-import { serve } from '../../../testing/served';
-import LeadPage from '../LeadPage';
+import { eveningFor } from '../../testing/evening';
+import { ids, show, tidy } from '../../testing/page';
+import { serve } from '../../testing/served';
+import LeadPage from './LeadPage';
 
 const document_ = documentOf('coat-off', 'slate-steps');
 const place = { choir: ids.choir, evening: ids.one, item: 'warm-up' };

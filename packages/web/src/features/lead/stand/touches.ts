@@ -1,5 +1,5 @@
 import { touches, type Giving, type Touch } from '@wide-fern/core';
-import type { Shortcut } from '../../ui/useShortcuts';
+import type { Shortcut } from '../../../ui/useShortcuts';
 
 /** What can be opened above the touches: what happens, who is here, sound, the notes of the key, keys and pedals. */
 export type Panel = 'noticed' | 'who' | 'sound' | 'score' | 'controls';

@@ -2,11 +2,11 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { lastKeptRun } from '@wide-fern/client';
 import type { Evening, Presence, Singer } from '@wide-fern/contract';
 import { documentOf, planOf, tonight } from '@wide-fern/plan/testing';
-import { eveningFor } from '../../../testing/evening';
-import { ids, show, tidy } from '../../../testing/page';
-import { serve } from '../../../testing/served';
-import LeadPage from '../LeadPage';
-import { whoGroups } from './groups';
+import { eveningFor } from '../../testing/evening';
+import { ids, show, tidy } from '../../testing/page';
+import { serve } from '../../testing/served';
+import LeadPage from './LeadPage';
+import { whoGroups } from './who/groups';
 
 const place = { choir: ids.choir, evening: ids.one, item: 'warm-up' };
 const address = {

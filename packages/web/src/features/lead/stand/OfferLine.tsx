@@ -1,6 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { ReactNode } from 'react';
-import { WordButton } from '../../ui/words';
+import { WordButton } from '../../../ui/words';
 
 /** What is offered while a warm-up is led: one line, taken by one touch or left. */
 export function OfferLine({
