@@ -150,12 +150,11 @@ const pictures: readonly Picture[] = [
     },
   },
   {
-    name: 'shelf',
+    name: 'logbook',
     size: 'desk',
     show: async (page) => {
-      await openPlan(page);
-      await page.keyboard.press('/');
-      await page.getByRole('region', { name: 'Shelf' }).waitFor();
+      await page.getByRole('link', { name: 'Logbook' }).click();
+      await page.getByRole('table', { name: 'What was led' }).waitFor();
     },
   },
   {
