@@ -56,7 +56,7 @@ export const SmallTouches = memo(function SmallTouches({
     { word: isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
     { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
     { word: 'Sound', act: () => onOpen('sound'), isOn: isOpen, isRare: true },
-    { word: 'Notes', act: () => onOpen('score'), isOn: canMove, isRare: true },
+    { word: 'Score', act: () => onOpen('score'), isOn: canMove, isRare: true },
     { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
     { word: 'Keys', act: () => onOpen('controls'), isOn: true, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },

@@ -138,7 +138,7 @@ function Work({
         <td colSpan={columns.length}>
           <Box className="stem">
             <Box className="ring" aria-hidden />
-            <Box className="figure" minH="0">
+            <Box className="figure" style={{ minHeight: 0 }}>
               nothing
             </Box>
           </Box>
