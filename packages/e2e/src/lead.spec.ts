@@ -172,6 +172,16 @@ test('another screen follows whoever leads, and shows afterwards what happened',
   // Taken back here, it is taken back there.
   await page.keyboard.press('u');
   await expect(other.getByLabel(/^now /)).not.toHaveText(key);
+  // A large screen shows the choir what is sung, and nothing of the rest.
+  await other.getByRole('button', { name: 'for the choir to see' }).click();
+  await expect(other.getByLabel(/^now /)).toBeHidden();
+  await expect(heading(other)).toHaveText('Pulley');
+  await expectAccessible(other);
+  await page.keyboard.press('PageUp');
+  await page.keyboard.press('PageUp');
+  await page.keyboard.press('PageUp');
+  await expect(heading(other)).toHaveText('Coat off');
+  await other.getByRole('button', { name: 'as whoever leads sees it' }).click();
 
   await page.getByRole('button', { name: 'End', exact: true }).click();
   await expect(heading(other)).toHaveText('What happened');

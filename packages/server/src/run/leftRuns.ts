@@ -25,13 +25,18 @@ export async function endLeftRuns(em: EntityManager): Promise<void> {
   await em.flush();
 }
 
-/** Works out what runs took that ended before that was asked of them. */
+/** Works out what runs took that ended before that was asked of them, the latest first. */
 export async function workOutRuns(em: EntityManager): Promise<void> {
-  const runs = await em.find(
-    Run,
-    { endedAt: { $ne: null }, planned: null },
-    { limit: atOnce, orderBy: { startedAt: 'desc' } },
-  );
-  for (const run of runs) await keepLedOnce(em, run, await eventsOf(em, run));
-  await em.flush();
+  for (;;) {
+    const runs = await em.find(
+      Run,
+      { endedAt: { $ne: null }, planned: null },
+      { limit: atOnce, orderBy: { startedAt: 'desc' } },
+    );
+    for (const run of runs) await keepLedOnce(em, run, await eventsOf(em, run));
+    await em.flush();
+    // Each of them has what was asked for now.
+    if (runs.length < atOnce) return;
+    em.clear();
+  }
 }

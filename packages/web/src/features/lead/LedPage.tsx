@@ -4,7 +4,7 @@ import { messageOf, runEventsQuery, runQuery, runsQuery, type PlanPlace } from '
 import type { Run } from '@wide-fern/contract';
 import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useParams } from 'react-router';
+import { useParams, useSearchParams } from 'react-router';
 import { Frame } from '../../here/Frame';
 import { goesOn } from '../../here/LedWords';
 import { useHere } from '../../here/session';
@@ -12,6 +12,7 @@ import { darkMeanwhile } from '../../here/theme';
 import { usePageTitle } from '../../here/usePageTitle';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Name, WordButton, WordLink } from '../../ui/words';
+import { ChoirView } from './ChoirView';
 import { HappenedList } from './HappenedList';
 import { OnStand } from './OnStand';
 import { useAwake } from './useLead';
@@ -144,6 +145,8 @@ function Following({ run, back }: { readonly run: Run; readonly back: string }) 
   }, [since]);
   const shown = useShown(run, Math.max(now, run.events.at(-1)?.at ?? 0), choir.writing);
   const { settled } = shown;
+  const [params, setParams] = useSearchParams();
+  const isForChoir = params.get('for') === 'choir';
   const begun = settled.elapsed - settled.spent;
   const isTalk = settled.key === null;
   const sinceKey = useCallback(
@@ -152,7 +155,11 @@ function Following({ run, back }: { readonly run: Run; readonly back: string }) 
   );
   return (
     <Flex direction="column" h="100dvh" overflow="hidden">
-      <OnStand {...shown} since={sinceKey} />
+      {isForChoir ? (
+        <ChoirView {...shown} since={sinceKey} />
+      ) : (
+        <OnStand {...shown} since={sinceKey} />
+      )}
       <Flex
         px={{ base: '20px', md: '40px' }}
         pb="16px"
@@ -162,6 +169,13 @@ function Following({ run, back }: { readonly run: Run; readonly back: string }) 
         color="inkSoft"
       >
         <Box>{run.ledBy} leads; this screen follows.</Box>
+        <WordButton
+          fontSize="20px"
+          minH="44px"
+          onClick={() => setParams(isForChoir ? {} : { for: 'choir' }, { replace: true })}
+        >
+          {isForChoir ? 'as whoever leads sees it' : 'for the choir to see'}
+        </WordButton>
         <WordLink to={back} minH="44px">
           the plan
         </WordLink>

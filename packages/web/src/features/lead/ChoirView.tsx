@@ -1,0 +1,52 @@
+import { Box, Flex } from '@chakra-ui/react';
+import type { Segment } from '@wide-fern/contract';
+import type { Stand } from '@wide-fern/words';
+import { Name } from '../../ui/words';
+import { BreathShape } from './BreathShape';
+
+/** What the choir sees on a large screen: what is sung or done, how it breathes, what to think of; nothing else. */
+export function ChoirView({
+  stand,
+  present,
+  since,
+}: {
+  readonly stand: Stand | undefined;
+  readonly present: Segment | undefined;
+  /** Seconds since what is going on began; below 0 while it is explained. */
+  readonly since: () => number;
+}) {
+  const isBreath = present?.exercise.music.kind === 'breath';
+  return (
+    <Flex
+      flex="1"
+      minH={0}
+      direction="column"
+      align="center"
+      justify="center"
+      gap={{ base: '16px', md: '32px' }}
+      px={{ base: '20px', md: '80px' }}
+      textAlign="center"
+      overflow="hidden"
+    >
+      <Name as="h1" fontSize={{ base: '28px', md: '44px' }} color="inkSoft">
+        {stand?.name ?? 'We begin in a moment'}
+      </Name>
+      {stand && isBreath && <BreathShape segment={present} since={since} />}
+      {stand && !isBreath && (stand.sung || stand.doing) && (
+        <Box fontSize={{ base: '36px', md: '76px' }} lineHeight="1.15">
+          {stand.sung || stand.doing}
+        </Box>
+      )}
+      {stand && (
+        <Name fontSize={{ base: '24px', md: '44px' }} lineHeight="1.25">
+          {stand.isTalk ? stand.purpose : stand.cue}
+        </Name>
+      )}
+      {stand?.caution && (
+        <Box fontSize={{ base: '18px', md: '30px' }} color="sporeText">
+          {stand.caution}
+        </Box>
+      )}
+    </Flex>
+  );
+}
