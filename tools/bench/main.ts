@@ -20,6 +20,7 @@ import { measureDragging, type DragCost } from './dragging';
 import { measureExercises } from './exercises';
 import { afterOneChange, wholePlan, type FourteenSegments } from './fourteen';
 import { median, medianTime } from './median';
+import { measureKills } from './kills';
 import { measureLoad } from './load';
 import { measureLogbook } from './logbook';
 import { measurePitch } from './pitch';
@@ -257,7 +258,17 @@ async function benchLogbook(): Promise<void> {
   say(`from the data to what is shown, by years: ${years.toFixed(1)} ms`);
 }
 
+/** A server that is killed again and again while somebody leads. */
+async function benchKills(): Promise<void> {
+  const { kills, touches, lost, twice, isSame } = await measureKills();
+  say(`${touches} touches while the server was killed ${kills} times`);
+  say(
+    `lost: ${lost}; twice: ${twice}; the record ${isSame ? 'is the same' : 'DIFFERS'} on both sides`,
+  );
+}
+
 const benches = new Map([
+  ['kills', benchKills],
   ['lead', benchLead],
   ['logbook', benchLogbook],
   ['plan', benchPlan],
