@@ -184,7 +184,7 @@ function Missing({ words, width }: { readonly words: string; readonly width: num
   return (
     <Box
       position="absolute"
-      top="6px"
+      top="11px"
       left="8px"
       w={`${width - 16}px`}
       h="9px"
