@@ -5,6 +5,9 @@ import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { OfferLine } from './stand/OfferLine';
 
+/** After a touch it is quiet when so long nothing was touched, in milliseconds. */
+const quiet = 1500;
+
 /** Takes over what happens on another device that leads the same run, and says that one does. */
 export function OtherDevice({
   place,
@@ -14,10 +17,17 @@ export function OtherDevice({
   readonly lead: RunLead;
 }) {
   const navigate = useNavigate();
-  const { id, begun } = useStore(lead.store, ({ run }) => run);
+  const { id, begun, events: own } = useStore(lead.store, ({ run }) => run);
+  // While one touch follows the other nothing else is asked for: each is told to the server anyway.
+  const [isQuiet, setQuiet] = useState(true);
+  useEffect(() => {
+    setQuiet(false);
+    const timer = setTimeout(() => setQuiet(true), quiet);
+    return () => clearTimeout(timer);
+  }, [own.length]);
   const there = useQuery({
     ...runEventsQuery(place, id),
-    enabled: begun,
+    enabled: begun && isQuiet,
     notifyOnChangeProps: ['data'],
   });
   const [isOther, setOther] = useState(false);
