@@ -141,6 +141,10 @@ describe('a logbook as it is read', () => {
       { exercise: 'c', name: 'C', weeks: 39 },
       { exercise: 'a', name: 'A', weeks: 3 },
     ]);
+    // What is to come has its column, and makes nothing older than it is.
+    const ahead = readLogbook({ ...book, lastLed }, { ...reading, until: '2026-12-08' });
+    expect(ahead.columns.at(-1)!.column).toBe('2026-12-07');
+    expect(ahead.unused.map(({ weeks }) => weeks)).toEqual([39, 3]);
   });
 });
 

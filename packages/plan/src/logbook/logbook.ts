@@ -82,6 +82,8 @@ export interface Reading {
   readonly count: number;
   /** The day today where the choir is, and that of any moment. */
   readonly today: string;
+  /** A day to come that has its column too. */
+  readonly until?: string | undefined;
   readonly dayOf: (moment: string) => string;
 }
 
@@ -207,10 +209,13 @@ function skillTimes(columns: readonly LogColumn[]): LogbookView['skills'] {
 }
 
 /** A logbook as it is read: what was led when, what is neglected, what helped, what is not used. */
-export function readLogbook(book: Logbook, { span, count, today, dayOf }: Reading): LogbookView {
+export function readLogbook(
+  book: Logbook,
+  { span, count, today, until = today, dayOf }: Reading,
+): LogbookView {
   const evenings = eveningsOf(book);
   const inColumn = groupBy(evenings, ({ startsAt }) => columnOf(dayOf(startsAt), span));
-  const days = begun(columnsUntil(today, count, span), (column) => inColumn.has(column));
+  const days = begun(columnsUntil(until, count, span), (column) => inColumn.has(column));
   const columns = days.map((column) => logColumn(column, inColumn.get(column) ?? []));
   const times = timeByPhase(
     days,

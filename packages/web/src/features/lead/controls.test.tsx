@@ -125,6 +125,13 @@ describe('sound on the stand', () => {
     expect(within(panel).getByRole('button', { name: 'stop the beat' })).toBeTruthy();
     press('b');
     expect(within(panel).getByRole('button', { name: 'beat' })).toBeTruthy();
+    // What lasts is over when it is paused, and with the exercise it was for.
+    for (const silences of ['p', 'PageUp'] as const) {
+      press('d');
+      expect(within(panel).getByRole('button', { name: 'stop the held tonic' })).toBeTruthy();
+      press(silences);
+      expect(within(panel).getByRole('button', { name: 'held tonic' })).toBeTruthy();
+    }
   });
 
   it('shows the notes of the key as it is sung now', async () => {

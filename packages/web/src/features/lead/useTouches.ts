@@ -18,11 +18,14 @@ export interface Touches {
 /** After these another key sounds, or the same one anew. */
 const changesKey: ReadonlySet<string> = new Set(['began', 'again', 'shifted']);
 
+/** After these nothing goes on that sounded before. */
+const silences: ReadonlySet<string> = new Set(['opened', 'paused', 'ended']);
+
 /** The touches of the stand, and the keys that do them. */
 export function useTouches(
   lead: RunLead,
   led: LedPlan,
-  { give, answer, keyChanged }: Sounds,
+  { give, answer, keyChanged, stop }: Sounds,
   open: StandActs['open'],
 ): Touches {
   const touch = useCallback(
@@ -34,8 +37,9 @@ export function useTouches(
       lead.note(act);
       answer();
       if (changesKey.has(act.kind)) keyChanged();
+      else if (silences.has(act.kind)) stop();
     },
-    [lead, led, answer, keyChanged],
+    [lead, led, answer, keyChanged, stop],
   );
   const since = useCallback(() => {
     const at = runAt(led, lead.store.getState().run.events, lead.elapsed());

@@ -55,8 +55,8 @@ export function useLogbook(span: LogSpan): LogbookData {
     const comes = next && dayOf(next.startsAt);
     // What comes in a later week has its column too, unless it is long until then.
     const isNear = comes !== undefined && Date.parse(comes) - Date.parse(today) < 9 * 86_400_000;
-    const until = isNear && comes > today ? comes : today;
-    const view = readLogbook(book.data, { span, count, today: until, dayOf });
+    const until = isNear && comes > today ? comes : undefined;
+    const view = readLogbook(book.data, { span, count, today, until, dayOf });
     const coming: Coming | undefined =
       next && isNear && document && span === 'week'
         ? {

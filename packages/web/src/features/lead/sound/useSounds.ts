@@ -10,6 +10,8 @@ export interface Sounds {
   readonly give: (how: Giving) => void;
   /** Another key is sung now: what was wished with every key is heard, and what is held goes along. */
   readonly keyChanged: () => void;
+  /** What went before is over: another exercise, a pause, the end. */
+  readonly stop: () => void;
   /** A touch was taken. */
   readonly answer: () => void;
   /** What sounds until it is stopped. */
@@ -71,6 +73,10 @@ export function useSounds(lead: RunLead, led: LedPlan, settings: StandSettings):
     },
     [lasting, silence, sound],
   );
+  const stop = useCallback(() => {
+    silence();
+    setLasting(undefined);
+  }, [silence]);
   const { withKey, answer: answering } = settings;
   const keyChanged = useCallback(() => {
     if (lasting === 'drone') sound('drone');
@@ -84,7 +90,7 @@ export function useSounds(lead: RunLead, led: LedPlan, settings: StandSettings):
     );
   }, [answering]);
   return useMemo(
-    () => ({ give, keyChanged, answer, lasting, failed }),
-    [give, keyChanged, answer, lasting, failed],
+    () => ({ give, keyChanged, stop, answer, lasting, failed }),
+    [give, keyChanged, stop, answer, lasting, failed],
   );
 }
