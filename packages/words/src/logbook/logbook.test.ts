@@ -26,7 +26,7 @@ describe('the sentence of the logbook', () => {
       'long outflow in “B” is still at 2 of 5.',
     ]);
     expect(logbookSentence({ ...view, neglected: undefined }, 'week')).toEqual([
-      'Nothing is neglected.',
+      'Nothing that was led has been left out for long.',
     ]);
     expect(logbookSentence(readLogbook(logbookOf([]), reading), 'week')).toEqual([
       'Nothing was led in the last four weeks.',

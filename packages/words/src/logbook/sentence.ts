@@ -26,7 +26,7 @@ export function logbookSentence(
   }
   const missing = neglected
     ? `${phaseWords[neglected.phase]} has had nothing for ${columnsInWords(neglected.led, span)}`
-    : 'Nothing is neglected';
+    : 'Nothing that was led has been left out for long';
   const worst = open.reduce<(typeof open)[number] | undefined>(
     (most, one) => ((one.last ?? 5) < (most?.last ?? 6) ? one : most),
     undefined,
