@@ -22,3 +22,8 @@ export const mostRunEvents = 2000;
 
 /** More facts than this about one save nobody reads; what is left out shows in the document. */
 export const mostFacts = 40;
+
+/** What is noted of a warm-up at its end has so many characters; in the middle of it there is less room. */
+export const mostNoted = 400;
+/** So many counts longer or shorter one touch makes a round of breath. */
+export const mostLonger = 8;

@@ -1,6 +1,6 @@
 import { managing, renewing } from '@wide-fern/core';
 import { line, midiNote, uuid } from './common';
-import { mostRunEvents, mostSegments } from './limits';
+import { mostLonger, mostNoted, mostRunEvents, mostSegments } from './limits';
 import { planDocumentSchema, segmentSchema, tonightSchema } from './plan';
 import { z } from './zod';
 
@@ -35,10 +35,20 @@ const runActSchema = z.discriminatedUnion('kind', [
   z.object({
     kind: z.literal('marked'),
     part: z.string().min(1).max(8).nullable(),
-    word: line(120),
+    word: line(mostNoted),
     segment: segmentId.optional(),
   }),
-  z.object({ kind: z.literal('managed'), how: z.enum(managing), segment: segmentId.optional() }),
+  z.object({
+    kind: z.literal('managed'),
+    how: z.enum(managing),
+    segment: segmentId.optional(),
+    longer: z
+      .object({
+        counts: z.int().min(-mostLonger).max(mostLonger),
+        seconds: z.number().min(-3600).max(3600),
+      })
+      .optional(),
+  }),
   z.object({
     kind: z.literal('renewed'),
     why: z.enum(renewing),

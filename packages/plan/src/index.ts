@@ -1,5 +1,6 @@
 export * from './carryOver';
 export * from './compare';
+export * from './coolingDown';
 export * from './document/document';
 export * from './document/planFile';
 export * from './document/same';
@@ -20,8 +21,10 @@ export * from './run/given';
 export * from './run/here';
 export * from './run/late';
 export * from './run/led';
+export * from './run/managed';
 export * from './run/now';
 export * from './run/simulated';
+export * from './run/worked';
 export * from './evaluate';
 export * from './figures';
 export * from './firstSteps';

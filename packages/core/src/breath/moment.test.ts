@@ -1,6 +1,6 @@
 import fc from 'fast-check';
 import { breathRounds, breathSeconds, type BreathTiming } from '../timing';
-import { breathMoment } from './moment';
+import { breathLengthened, breathMoment, changedRounds, type BreathChange } from './moment';
 
 const timing: BreathTiming = {
   ...{ in: 4, hold: 2, out: 8, rest: 2, rounds: 2, tempo: 60 },
@@ -49,6 +49,56 @@ describe('where breath is', () => {
         expect(said).toEqual(wanted);
       }),
       { numRuns: 150 },
+    );
+  });
+});
+
+describe('breath made longer while it goes on', () => {
+  it('changes the rounds that begin later, and leaves the one that goes on', () => {
+    const outs = (changes: readonly BreathChange[]) =>
+      changedRounds({ ...timing, rounds: 3 }, changes).map(({ out }) => out);
+    expect(outs([])).toEqual([8, 12, 16]);
+    // The second round begins after 16 s.
+    expect(outs([{ at: 15, counts: -3 }])).toEqual([8, 9, 13]);
+    expect(outs([{ at: 17, counts: -3 }])).toEqual([8, 12, 13]);
+    expect(outs([{ at: 0.5, counts: -100 }])).toEqual([8, 1, 1]);
+  });
+  it('never moves what was, and is as much longer as is said', () => {
+    const changes = fc.array(
+      fc.record({
+        at: fc.double({ min: 0, max: 60, noNaN: true }),
+        counts: fc.integer({ min: -6, max: 6 }),
+      }),
+      { maxLength: 4 },
+    );
+    const one = fc.record({
+      at: fc.double({ min: 0.01, max: 60, noNaN: true }),
+      counts: fc.integer({ min: -6, max: 6 }),
+    });
+    fc.assert(
+      fc.property(
+        changes,
+        one,
+        fc.double({ min: 0, max: 1, noNaN: true }),
+        (before, last, share) => {
+          // What is said last is said last.
+          const at = Math.max(last.at, ...before.map((change) => change.at));
+          const more = { ...last, at };
+          const after = [...before, more];
+          expect(breathMoment(timing, share * at, after)).toEqual(
+            breathMoment(timing, share * at, before),
+          );
+          const end = (all: readonly BreathChange[]) =>
+            changedRounds(timing, all).reduce(
+              (sum, round) => sum + round.in + round.hold + round.out + round.rest,
+              0,
+            );
+          expect(breathLengthened(timing, before, more)).toBeCloseTo(end(after) - end(before), 6);
+          expect(breathMoment(timing, end(after) + 1e-6, after)).toBeUndefined();
+          expect(breathMoment(timing, end(after) - 1e-6, after)).toBeDefined();
+        },
+      ),
+      { numRuns: 300 },
     );
   });
 });

@@ -1,3 +1,4 @@
+import type { BreathLonger } from '../breath/moment';
 import type { MidiNote, Seconds, Semitones } from '../units';
 
 /** A key, or what is done once: how long it is sung, and what comes before the next one. */
@@ -42,7 +43,7 @@ export type RunAct =
   | { readonly kind: 'talking'; readonly on: boolean }
   | { readonly kind: 'paused' }
   | { readonly kind: 'resumed' }
-  /** Of the open segment, or of one that is named: also when all is over. */
+  /** Of the open segment, or of one that is named; when all is over and none is named, of the whole. */
   | {
       readonly kind: 'marked';
       readonly part: string | null;
@@ -53,6 +54,8 @@ export type RunAct =
       readonly kind: 'managed';
       readonly how: Managing;
       readonly segment?: string | undefined;
+      /** What comes of it for the rounds of breath that are still to begin. */
+      readonly longer?: (BreathLonger & { readonly seconds: Seconds }) | undefined;
     }
   /** What remains is led so from now on; the open segment may stand first. */
   | {

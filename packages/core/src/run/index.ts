@@ -2,3 +2,4 @@ export * from './act';
 export * from './controls';
 export * from './next';
 export * from './state';
+export * from './rest';

@@ -1,7 +1,8 @@
 import fc from 'fast-check';
 import { managing, type LedSegment, type RunAct, type RunEvent } from './act';
 import { actOf, touches } from './next';
-import { restOf, runState } from './state';
+import { restOf } from './rest';
+import { runState } from './state';
 
 const seconds = fc.integer({ min: 0, max: 60 });
 const led = (id: string): fc.Arbitrary<LedSegment> =>
@@ -32,6 +33,14 @@ const act: fc.Arbitrary<RunAct> = fc.oneof(
   ),
   fc.record({ kind: fc.constant('shifted' as const), semitones: fc.integer({ min: -3, max: 3 }) }),
   fc.record({ kind: fc.constant('managed' as const), how: fc.constantFrom(...managing) }),
+  fc.record({
+    kind: fc.constant('managed' as const),
+    how: fc.constantFrom(...managing),
+    longer: fc.record({
+      counts: fc.integer({ min: -4, max: 4 }),
+      seconds: fc.integer({ min: -40, max: 40 }),
+    }),
+  }),
   fc.record({
     kind: fc.constant('renewed' as const),
     why: fc.constantFrom('offer' as const, 'here' as const),

@@ -1,6 +1,7 @@
 import { ordered, type LedSegment, type RunAct, type RunEvent } from './act';
 import { actOf, type Touch } from './next';
-import { ledSeconds, restOf, runState } from './state';
+import { ledSeconds, restOf } from './rest';
+import { runState } from './state';
 
 const key = (tonic: number | null, seconds: number, span = seconds) => ({
   tonic,
@@ -232,5 +233,46 @@ describe('one touch', () => {
     const { isOver } = after('next', 'stop', 'next');
     expect(isOver).toBe(true);
     expect(after('next', 'next', 'higher', 'higher', 'lower').shift).toBe(1);
+  });
+});
+
+describe('breath made longer or shorter while it goes on', () => {
+  const longer = (counts: number, seconds: number): RunAct => ({
+    kind: 'managed',
+    how: counts > 0 ? 'all' : 'few',
+    longer: { counts, seconds },
+  });
+  const led = [[0, opened('breath')] as const, [10, began(0)] as const];
+  it('has what was said at its moment, and as much more to come', () => {
+    const before = runState(plan, run(...led), 30_000);
+    const after = runState(plan, run(...led, [30, longer(-2, -6)]), 30_000);
+    expect(after.longer).toEqual([{ at: 20, counts: -2 }]);
+    expect(restOf(after)).toBe(restOf(before) - 6);
+    expect(record(run(...led, [30, longer(-2, -6)]), 'breath')!.managed).toEqual(['few']);
+  });
+  it('is over later, and none of that is talk', () => {
+    const events = run(...led, [30, longer(2, 9)], [79, opened('steps')]);
+    expect(record(events, 'breath')).toMatchObject({ singing: 69, after: 0 });
+  });
+  it('is as planned when it is done again, undone, or said of another', () => {
+    const again = runState(plan, run(...led, [30, longer(2, 9)], [60, began(0)]));
+    expect(again.longer).toEqual([]);
+    expect(again.segments).toEqual(plan);
+    const undone = run(...led, [30, longer(2, 9)], [31, { kind: 'undone', event: 'e2' }]);
+    expect(runState(plan, undone).segments).toEqual(plan);
+    const other: RunAct = { ...longer(2, 9), segment: 'hum' } as RunAct;
+    expect(runState(plan, run(...led, [30, other])).longer).toEqual([]);
+  });
+});
+
+describe('what is noted when all is over', () => {
+  const note = (word: string): RunAct => ({ kind: 'marked', part: null, word });
+  it('is of the whole where no exercise is named', () => {
+    const state = runState(
+      plan,
+      run([0, opened('hum')], [5, note('bright')], [9, ended], [20, note('A good evening.')]),
+    );
+    expect(state.notes).toEqual(['A good evening.']);
+    expect(state.records[0]!.marks.map(({ word }) => word)).toEqual(['bright']);
   });
 });

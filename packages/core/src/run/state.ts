@@ -1,7 +1,9 @@
+import type { BreathChange, BreathLonger } from '../breath/moment';
 import type { MidiNote, Seconds, Semitones } from '../units';
 import {
   effective,
   ordered,
+  type LedKey,
   type LedSegment,
   type Managing,
   type RunAct,
@@ -66,8 +68,12 @@ export interface RunState {
   readonly idle: Seconds;
   /** Since the present key, or the explaining, began; talk in between and pauses left out. */
   readonly spent: Seconds;
+  /** By how much the rounds of the present breath were made longer or shorter while it went on. */
+  readonly longer: readonly BreathChange[];
   /** Of segments that were opened, in the order they first were. */
   readonly records: readonly SegmentRecord[];
+  /** What was noted of the whole when it was over. */
+  readonly notes: readonly string[];
 }
 
 interface Draft {
@@ -80,6 +86,12 @@ interface Draft {
   marks: Marked[];
   managed: Managing[];
 }
+
+const withLonger = (key: LedKey, more: Seconds): LedKey => ({
+  ...key,
+  seconds: Math.max(0, key.seconds + more),
+  span: Math.max(0, key.span + more),
+});
 
 /** Plays events one after the other; everything is kept in milliseconds until it is told. */
 class Fold {
@@ -95,6 +107,10 @@ class Fold {
   private idle = 0;
   private spent = 0;
   private talked = 0;
+  private longer: readonly BreathChange[] = [];
+  /** By how much the present key was made longer than planned, in seconds. */
+  private lengthened = 0;
+  private readonly notes: string[] = [];
   private readonly drafts = new Map<string, Draft>();
 
   constructor(segments: readonly LedSegment[]) {
@@ -121,11 +137,21 @@ class Fold {
     const open = this.segments[this.open]?.id;
     const id = act.segment ?? (this.isOver ? undefined : open);
     const draft = id === undefined ? undefined : this.drafts.get(id);
-    if (act.kind === 'managed') draft?.managed.push(act.how);
+    if (act.kind === 'managed') {
+      draft?.managed.push(act.how);
+      if (id === open && act.longer) this.breathes(act.longer);
+    } else if (id === undefined && this.isOver) this.notes.push(act.word);
     else {
       const key = id === open && !this.isOver ? this.key : null;
       draft?.marks.push({ part: act.part, word: act.word, key });
     }
+  }
+
+  /** The rounds that are still to begin are longer or shorter, and so is what is going on. */
+  private breathes({ counts, seconds }: BreathLonger & { readonly seconds: Seconds }): void {
+    if (this.isOver || this.key === null) return;
+    this.longer = [...this.longer, { at: this.spent / 1000, counts }];
+    this.lengthened += seconds;
   }
 
   private does(act: RunAct): void {
@@ -174,6 +200,9 @@ class Fold {
     this.talked = 0;
     this.isHeld = false;
     this.isTalking = false;
+    // Whoever comes back to it does it as it is planned.
+    this.lengthened = 0;
+    this.longer = [];
   }
 
   private tellApart(draft: Draft, segment: LedSegment, isLast: boolean): void {
@@ -181,7 +210,7 @@ class Fold {
       draft.talk += this.spent;
       return;
     }
-    const { seconds, span } = segment.keys[this.key]!;
+    const { seconds, span } = withLonger(segment.keys[this.key]!, this.lengthened);
     const planned = 1000 * (isLast ? seconds : span);
     const over = this.spent - planned;
     const isTalk = !this.isHeld && over > (isLast ? 0 : 1000 * grace);
@@ -240,13 +269,28 @@ class Fold {
     const follows = rest.filter(({ id }) => !before.some((one) => one.id === id));
     // What is going on keeps its key: a ladder that ends before it is not taken.
     const fits = anew && (this.key === null || this.key < anew.keys.length);
+    if (fits) {
+      this.longer = [];
+      this.lengthened = 0;
+    }
     this.segments = [...before.slice(0, -1), ...(open ? [fits ? anew : open] : []), ...follows];
+  }
+
+  /** The segments with the present key as long as it is now. */
+  private segmentsNow(): readonly LedSegment[] {
+    const { open, key, lengthened } = this;
+    if (lengthened === 0) return this.segments;
+    const longer = (segment: LedSegment): LedSegment => ({
+      ...segment,
+      keys: segment.keys.map((one, i) => (i === key ? withLonger(one, lengthened) : one)),
+    });
+    return this.segments.map((segment, i) => (i === open ? longer(segment) : segment));
   }
 
   state(): RunState {
     const inSeconds = (ms: number): Seconds => ms / 1000;
     return {
-      segments: this.segments,
+      segments: this.segmentsNow(),
       open: this.open,
       key: this.key,
       shift: this.shift,
@@ -258,6 +302,8 @@ class Fold {
       idle: inSeconds(this.idle),
       spent: inSeconds(this.spent),
       talked: inSeconds(this.talked),
+      longer: this.longer,
+      notes: this.notes,
       records: [...this.drafts.values()].map((draft) => ({
         ...draft,
         talk: inSeconds(draft.talk),
@@ -286,24 +332,3 @@ export function runState(
   fold.until(now ?? all.at(-1)?.at ?? 0);
   return fold.state();
 }
-
-/** What is still to come of what is going on, and of what follows, as it is planned. */
-export function restOf({ segments, open, key, spent, talked, isOver, records }: RunState): Seconds {
-  if (isOver) return 0;
-  const led = new Set(records.filter(({ keys }) => keys.length > 0).map(({ id }) => id));
-  const present = segments[open];
-  const follows = segments
-    .filter(({ id }, place) => place > open && !led.has(id))
-    .reduce((sum, segment) => sum + ledSeconds(segment), 0);
-  if (!present) return follows;
-  const from = key === null ? 0 : key;
-  const keys = present.keys.slice(from).reduce((sum, { span, wait }) => sum + span + wait, 0);
-  const planned = (key === null ? present.talk : 0) + keys;
-  const { span, wait } = present.keys[key ?? 0] ?? { span: 0, wait: 0 };
-  const now = key === null ? present.talk : span + wait;
-  return planned - Math.min(spent + talked, now) + present.after + follows;
-}
-
-/** How long a segment takes as it is led, talk and all. */
-export const ledSeconds = ({ talk, keys, after }: LedSegment): Seconds =>
-  talk + keys.reduce((sum, { span, wait }) => sum + span + wait, 0) + after;

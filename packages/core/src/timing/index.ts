@@ -1,3 +1,4 @@
 export * from './clock';
 export * from './estimate';
 export * from './segment';
+export * from './movement';

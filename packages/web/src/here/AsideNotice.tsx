@@ -13,6 +13,7 @@ const kindWords: Readonly<Record<string, string>> = {
   list: 'a list that was being read',
   making: 'an exercise in the making',
   note: 'a note on an exercise',
+  'cool-down': 'that a cool-down was called to mind',
   steps: 'which first steps were skipped',
 };
 

@@ -1,4 +1,5 @@
 import { AsideNotice } from './AsideNotice';
+import { CoolDownNotice } from './CoolDownNotice';
 import { ClosingNotice } from './ClosingNotice';
 import { KeptNotice } from './KeptNotice';
 import { RoomNotice } from './RoomNotice';
@@ -10,6 +11,7 @@ export default function Notices({ place }: { readonly place: string | undefined 
       <KeptNotice />
       <AsideNotice />
       <ClosingNotice />
+      <CoolDownNotice />
       {place && <RoomNotice place={place} />}
     </>
   );

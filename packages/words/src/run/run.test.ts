@@ -4,7 +4,9 @@ import { choose, ledPlan, ledSegments, performAll, planNow, runAt } from '@wide-
 import { documentOf } from '@wide-fern/plan/testing';
 import { happened, happenedInAll } from './happened';
 import { standOf, standTime } from './stand';
-import { breathCountWords, sentInWords, touchWords } from './touch';
+import { breathAt, breathCountWords, longerInWords, moveAt, moveInWords } from './counted';
+import { openTargetInWords } from './review';
+import { sentInWords, touchWords } from './touch';
 
 const ids = ['coat-off', 'long-s', 'slate-steps', 'lantern-chord'] as const;
 const opened = (segment: (typeof ids)[number]): SentAct => ({ kind: 'opened', segment });
@@ -171,5 +173,46 @@ describe('small words', () => {
   it('say what breath flows out on', () => {
     expect(breathCountWords('out', { outOn: 's' })).toBe('out on s');
     expect(breathCountWords('hold', { outOn: 's' })).toBe('hold');
+  });
+});
+
+describe('what leads itself', () => {
+  const segments = documentOf('coat-off', 'long-s').segments;
+  it('says of breath the count and the round, and that the next ones are longer', () => {
+    const breath = segments[1]!;
+    const { repetitions } = breath.choices;
+    expect(breathAt(breath, [], -1)).toMatchObject({ count: '–', word: 'ready' });
+    expect(breathAt(breath, [], 0.1)).toMatchObject({ count: '1', word: 'in' });
+    expect(breathAt(breath, [{ at: 0, counts: -2 }], 0.1).round).toBe(
+      `1 of ${repetitions}; the next rounds go out two counts shorter`,
+    );
+    expect(breathAt(breath, [], 3600)).toMatchObject({ count: '·', word: 'that was the last one' });
+    expect(
+      longerInWords([
+        { at: 1, counts: 2 },
+        { at: 9, counts: -2 },
+      ]),
+    ).toBe('');
+  });
+  it('says of a movement what is left of it', () => {
+    expect(moveAt(segments[0]!, 0, -1)).toMatchObject({ count: '–', word: 'ready' });
+    expect(moveAt(segments[0]!, 0, 1.5)).toMatchObject({ count: '10', word: 'move' });
+    expect(moveAt(segments[0]!, 0, 3600).word).toBe('that is done');
+  });
+  it('says its side, its time and its round only where there are several', () => {
+    const at = { side: 1, time: 2, round: 0 } as const;
+    expect(moveInWords(at, { sides: 2, times: 3 }, 1)).toBe('the other side, 2 of 3');
+    expect(moveInWords({ ...at, side: 0 }, { sides: 1, times: 1 }, 2)).toBe('round 1 of 2');
+    expect(moveInWords(at, { sides: 1, times: 1 }, 1)).toBe('');
+  });
+});
+
+describe('a target in the review', () => {
+  it('is named with how it was judged', () => {
+    const target = { skill: 'long outflow', since: '2026-11-10' } as const;
+    expect(openTargetInWords({ ...target, last: 2 })).toBe(
+      'Open is long outflow, since 10 Nov, last judged 2 of 5.',
+    );
+    expect(openTargetInWords(target)).toContain('not judged yet');
   });
 });

@@ -1,5 +1,5 @@
-import type { BreathCounts, Managing, Music, RunState } from '@wide-fern/core';
-import type { EvaluatedPlan } from '@wide-fern/plan';
+import type { Managing, RunState } from '@wide-fern/core';
+import type { EvaluatedPlan, whenFew } from '@wide-fern/plan';
 import { figured } from '../counting';
 
 export const managedWords: Readonly<Record<Managing, string>> = {
@@ -27,13 +27,12 @@ export function touchWords(
   return { main: main(), canAgain, canMove: isPitched && !isOver };
 }
 
-const countWords = { in: 'in', hold: 'hold', out: 'out', rest: 'rest' } as const;
-
-/** «in», «out on s» */
-export const breathCountWords = (
-  of: keyof BreathCounts,
-  { outOn }: Pick<Extract<Music, { kind: 'breath' }>, 'outOn'>,
-): string => (of === 'out' && outOn ? `out on ${outOn}` : countWords[of]);
+/** What comes of «few managed» for what has keys. */
+export const whenFewWords: Readonly<Record<(typeof whenFew)[number], string>> = {
+  nothing: 'nothing by itself',
+  again: 'the same key again',
+  lower: 'a semitone lower',
+};
 
 /** Where what happened has got to: «kept, and sent», «offline, kept here». */
 export function sentInWords(

@@ -2,16 +2,20 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Segment } from '@wide-fern/contract';
 import type { Stand } from '@wide-fern/words';
 import { Name } from '../../ui/words';
+import type { RunState } from '@wide-fern/core';
 import { BreathShape } from './BreathShape';
+import { MoveShape } from './MoveShape';
 
 /** What the choir sees on a large screen: what is sung or done, how it breathes, what to think of; nothing else. */
 export function ChoirView({
   stand,
   present,
+  settled,
   since,
 }: {
   readonly stand: Stand | undefined;
   readonly present: Segment | undefined;
+  readonly settled: Pick<RunState, 'longer' | 'key'>;
   /** Seconds since what is going on began; below 0 while it is explained. */
   readonly since: () => number;
 }) {
@@ -31,11 +35,14 @@ export function ChoirView({
       <Name as="h1" fontSize={{ base: '28px', md: '44px' }} color="inkSoft">
         {stand?.name ?? 'We begin in a moment'}
       </Name>
-      {stand && isBreath && <BreathShape segment={present} since={since} />}
+      {stand && isBreath && <BreathShape segment={present} longer={settled.longer} since={since} />}
       {stand && !isBreath && (stand.sung || stand.doing) && (
         <Box fontSize={{ base: '36px', md: '76px' }} lineHeight="1.15">
           {stand.sung || stand.doing}
         </Box>
+      )}
+      {present?.exercise.music.kind === 'body' && settled.key !== null && (
+        <MoveShape segment={present} place={settled.key} since={since} />
       )}
       {stand && (
         <Name fontSize={{ base: '24px', md: '44px' }} lineHeight="1.25">

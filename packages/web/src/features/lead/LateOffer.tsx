@@ -27,7 +27,7 @@ const quiet = 1000;
 /** Being early by less is left as it is. */
 const early = 60;
 
-export interface LateOfferProps {
+interface LateOfferProps {
   readonly place: PlanPlace;
   readonly plan: EvaluatedPlan;
   readonly state: RunState;

@@ -41,7 +41,7 @@ export function Leading({
   );
   const [settings, changeSettings] = useStandSettings(account.id);
   const sounds = useSounds(lead, led, settings);
-  const { touch, undo, since, shortcuts } = useTouches(lead, led, sounds, open);
+  const { touch, undo, managed, since, shortcuts } = useTouches(lead, led, sounds, settings, open);
   const bind = useCallback(
     (control: string, command: Command) =>
       changeSettings({ bound: { ...settings.bound, [control]: command } }),
@@ -50,24 +50,15 @@ export function Leading({
   const controls = useControls(settings, shortcuts, bind);
 
   if (isEnded(run)) {
-    return (
-      <Review
-        plan={plan}
-        state={state}
-        {...{ sent, isKept }}
-        writing={choir.writing}
-        onUndo={undo}
-        onNote={lead.note}
-        onLeave={onLeave}
-      />
-    );
+    return <Review {...{ place, lead, plan, onLeave }} state={settled} />;
   }
   const { main, canAgain, canMove } = touchWords(settled, plan);
   return (
     <Flex direction="column" h="100dvh" bg="paper" color="ink" overflow="hidden">
       <OnStand {...shown} since={since} />
       <OpenedPanel
-        {...{ opened, place, plan, settled, state, lead, touch, sounds, controls, shortcuts }}
+        {...{ opened, place, plan, settled, state, lead, touch, managed }}
+        {...{ sounds, controls, shortcuts }}
         settings={settings}
         writing={choir.writing}
         isPitched={canMove}
@@ -81,6 +72,7 @@ export function Leading({
         isHeld={settled.isHeld}
         {...{ canAgain, canMove }}
         onTouch={touch}
+        onManaged={managed}
         onUndo={undo}
         onGive={sounds.give}
         onOpen={open}

@@ -1,10 +1,18 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { messageOf, runEventsQuery, runQuery, runsQuery, type PlanPlace } from '@wide-fern/client';
+import {
+  messageOf,
+  runEventsQuery,
+  runQuery,
+  runsQuery,
+  takenOver,
+  type PlanPlace,
+} from '@wide-fern/client';
 import type { Run } from '@wide-fern/contract';
 import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useParams, useSearchParams } from 'react-router';
+import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useStore } from 'zustand';
 import { Frame } from '../../here/Frame';
 import { goesOn } from '../../here/LedWords';
 import { useHere } from '../../here/session';
@@ -15,7 +23,8 @@ import { Name, WordButton, WordLink } from '../../ui/words';
 import { ChoirView } from './ChoirView';
 import { HappenedList } from './HappenedList';
 import { OnStand } from './OnStand';
-import { useAwake } from './useLead';
+import { Review } from './Review';
+import { useAwake, useLead } from './useLead';
 import { useShown } from './useShown';
 
 /** A warm-up while it is led elsewhere, and afterwards what happened. */
@@ -121,7 +130,9 @@ function FollowedRun({ place, run, back }: OneRun) {
 }
 
 function EndedRun({ place, run, back }: OneRun) {
+  const { mayEdit } = useHere();
   const found = useRun(place, run);
+  if (found.data && mayEdit) return <Reviewed {...{ place, back }} run={found.data} />;
   if (found.data) return <Afterwards run={found.data} back={back} />;
   if (!found.error) return <Loading what="what happened" />;
   return <Failed message={messageOf(found.error)} onRetry={found.again} />;
@@ -184,19 +195,48 @@ function Following({ run, back }: { readonly run: Run; readonly back: string }) 
   );
 }
 
+/** «1 December, from 19:30, led by Joss Whitlam» */
+function useLedWords({ startedAt, ledBy }: Run): string {
+  const { choir } = useHere();
+  const from = clockIn(choir.timeZone, choir.clock).minute(Date.parse(startedAt));
+  const by = ledBy && `, led by ${ledBy}`;
+  return `${dayInWords(startedAt, choir.timeZone)}, from ${from}${by}`;
+}
+
+/** What happened, when it is over, for whoever may still say how it went. */
+function Reviewed({
+  place,
+  run,
+  back,
+}: {
+  readonly place: PlanPlace;
+  readonly run: Run;
+  readonly back: string;
+}) {
+  const { account, choir } = useHere();
+  const navigate = useNavigate();
+  const lead = useLead(account.id, place, takenOver(run));
+  useEffect(() => void lead.take(run.events), [lead, run.events]);
+  const { run: known } = useStore(lead.store);
+  const { plan, settled } = useShown(known, known.events.at(-1)?.at ?? 0, choir.writing);
+  const said = useLedWords(run);
+  return (
+    <Review {...{ place, lead, plan, said }} state={settled} onLeave={() => void navigate(back)} />
+  );
+}
+
 /** What happened, when it is over. */
 function Afterwards({ run, back }: { readonly run: Run; readonly back: string }) {
   const { choir } = useHere();
   const { plan, settled } = useShown(run, run.events.at(-1)?.at ?? 0, choir.writing);
-  const clock = clockIn(choir.timeZone, choir.clock);
+  const said = useLedWords(run);
   return (
     <Box p={{ base: '20px', md: '40px' }} maxW="900px">
       <Name as="h1" fontSize="34px">
         What happened
       </Name>
       <Box fontSize="18px" color="inkSoft">
-        {dayInWords(run.startedAt, choir.timeZone)}, from {clock.minute(Date.parse(run.startedAt))}
-        {run.ledBy && `, led by ${run.ledBy}`}
+        {said}
       </Box>
       <Box fontSize="20px" mb="16px">
         {happenedInAll(plan, settled)}

@@ -1,8 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { SentAct } from '@wide-fern/contract';
-import { managing, type Section } from '@wide-fern/core';
+import { managing, type Managing, type Section } from '@wide-fern/core';
 import { managedWords } from '@wide-fern/words';
-import { useState } from 'react';
+import { useState, type ReactNode } from 'react';
 import { FormField } from '../../ui/FormField';
 import { WordButton } from '../../ui/words';
 import { OnTop } from './stand/OnTop';
@@ -13,11 +13,16 @@ const words = ['worked', 'too long', 'once more next time'] as const;
 export function Noticed({
   sections,
   onNote,
+  onManaged,
+  rule,
   onPain,
   onClose,
 }: {
   readonly sections: readonly Section[];
   readonly onNote: (act: SentAct) => void;
+  readonly onManaged: (how: Managing) => void;
+  /** What comes of how many managed, to be set. */
+  readonly rule: ReactNode;
   readonly onPain: () => void;
   readonly onClose: () => void;
 }) {
@@ -46,7 +51,7 @@ export function Noticed({
           </WordButton>
         ))}
         {managing.map((how) => (
-          <WordButton key={how} {...touch} onClick={() => onNote({ kind: 'managed', how })}>
+          <WordButton key={how} {...touch} onClick={() => onManaged(how)}>
             {managedWords[how]}
           </WordButton>
         ))}
@@ -70,6 +75,7 @@ export function Noticed({
           close
         </WordButton>
       </Flex>
+      {rule}
     </OnTop>
   );
 }

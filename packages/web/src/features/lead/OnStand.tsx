@@ -46,7 +46,7 @@ export function OnStand({
         </Flex>
       </Flex>
       {stand ? (
-        <StandView {...{ stand, present, since }} />
+        <StandView {...{ stand, present, settled, since }} />
       ) : (
         <Box flex="1" px={{ base: '20px', md: '40px' }} pt="24px" fontSize="28px">
           The first one is{' '}

@@ -1,49 +1,23 @@
 import type { PlanPlace, RunLead } from '@wide-fern/client';
-import type { NoteWriting, RunState, Touch } from '@wide-fern/core';
+import type { Managing, NoteWriting, RunState, Touch } from '@wide-fern/core';
 import type { EvaluatedPlan } from '@wide-fern/plan';
-import { lazy, Suspense, type ComponentProps, type ComponentType } from 'react';
+import { Suspense } from 'react';
 import type { Controls } from './controls/useControls';
-import type { LateOfferProps } from './LateOffer';
 import { Noticed } from './Noticed';
 import { OtherDevice } from './OtherDevice';
 import { Pain } from './Pain';
 import type { Sounds } from './sound/useSounds';
 import type { StandSettings } from './stand/standSettings';
 import type { Panel, StandShortcut } from './stand/touches';
-import type { WhoOnStandProps } from './who/WhoOnStand';
+import { lazily } from '../../ui/lazily';
 
-const Nothing: ComponentType = () => null;
 /** Not needed for the first key; what cannot be fetched is not offered. */
-const LateOffer = lazy(() =>
-  import('./LateOffer').then(
-    (it): { default: ComponentType<LateOfferProps> } => it,
-    () => ({ default: Nothing }),
-  ),
-);
-const WhoOnStand = lazy(() =>
-  import('./who/WhoOnStand').then(
-    (it): { default: ComponentType<WhoOnStandProps> } => it,
-    () => ({ default: Nothing }),
-  ),
-);
-const SoundPanel = lazy(() =>
-  import('./sound/SoundPanel').then(
-    (it): { default: ComponentType<ComponentProps<typeof it.default>> } => it,
-    () => ({ default: Nothing }),
-  ),
-);
-const ScorePanel = lazy(() =>
-  import('./sound/ScorePanel').then(
-    (it): { default: ComponentType<ComponentProps<typeof it.default>> } => it,
-    () => ({ default: Nothing }),
-  ),
-);
-const ControlsPanel = lazy(() =>
-  import('./controls/ControlsPanel').then(
-    (it): { default: ComponentType<ComponentProps<typeof it.default>> } => it,
-    () => ({ default: Nothing }),
-  ),
-);
+const LateOffer = lazily(() => import('./LateOffer'));
+const WhoOnStand = lazily(() => import('./who/WhoOnStand'));
+const RuleFields = lazily(() => import('./RuleFields'));
+const SoundPanel = lazily(() => import('./sound/SoundPanel'));
+const ScorePanel = lazily(() => import('./sound/ScorePanel'));
+const ControlsPanel = lazily(() => import('./controls/ControlsPanel'));
 
 /** What is opened above the touches. */
 export type Opened = Panel | 'pain' | undefined;
@@ -58,6 +32,7 @@ export function OpenedPanel({
   state,
   lead,
   touch,
+  managed,
   sounds,
   controls,
   shortcuts,
@@ -74,6 +49,7 @@ export function OpenedPanel({
   readonly state: RunState;
   readonly lead: RunLead;
   readonly touch: (touch: Touch) => void;
+  readonly managed: (how: Managing) => void;
   readonly sounds: Sounds;
   readonly controls: Controls;
   readonly shortcuts: readonly StandShortcut[];
@@ -102,6 +78,15 @@ export function OpenedPanel({
             lead.note(act);
             onClose();
           }}
+          onManaged={(how) => {
+            managed(how);
+            onClose();
+          }}
+          rule={
+            <Suspense fallback={null}>
+              <RuleFields settings={settings} onChange={onSettings} />
+            </Suspense>
+          }
           onPain={() => {
             onOpened('pain');
             lead.note({ kind: 'marked', part: null, word: 'it hurt somebody' });

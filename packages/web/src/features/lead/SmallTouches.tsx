@@ -1,5 +1,6 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Giving, Touch } from '@wide-fern/core';
+import { managing, type Giving, type Managing, type Touch } from '@wide-fern/core';
+import { capitalise, managedWords } from '@wide-fern/words';
 import { memo, useState } from 'react';
 import { WordButton } from '../../ui/words';
 import type { Panel } from './stand/touches';
@@ -21,6 +22,7 @@ export const SmallTouches = memo(function SmallTouches({
   canAgain,
   canMove,
   onTouch,
+  onManaged,
   onUndo,
   onGive,
   onOpen,
@@ -34,6 +36,7 @@ export const SmallTouches = memo(function SmallTouches({
   readonly canAgain: boolean;
   readonly canMove: boolean;
   readonly onTouch: (touch: Touch) => void;
+  readonly onManaged: (how: Managing) => void;
   readonly onUndo: () => void;
   readonly onGive: (how: Giving) => void;
   readonly onOpen: (which: Panel) => void;
@@ -42,6 +45,18 @@ export const SmallTouches = memo(function SmallTouches({
 }) {
   const [isMore, setMore] = useState(false);
   const touch = (which: Touch) => () => onTouch(which);
+  // Of what has no keys there is nothing to hear or to move: how it went stands there instead.
+  const ofKeys: readonly Small[] = [
+    { word: 'Higher', act: touch('higher'), isOn: canMove, isRare: true },
+    { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
+    { word: 'Score', act: () => onOpen('score'), isOn: canMove, isRare: true },
+  ];
+  const ofOthers = managing.map((how) => ({
+    word: capitalise(managedWords[how]),
+    act: () => onManaged(how),
+    isOn: canAgain,
+    isRare: true,
+  }));
   const all: readonly Small[] = [
     { word: 'Back', act: touch('back'), isOn: isOpen },
     { word: 'Undo', act: onUndo, isOn: isOpen },
@@ -51,12 +66,10 @@ export const SmallTouches = memo(function SmallTouches({
       isOn: canAgain,
     },
     { word: 'Note', act: () => onOpen('noticed'), isOn: isOpen },
-    { word: 'Higher', act: touch('higher'), isOn: canMove, isRare: true },
     { word: 'Stay longer', act: touch('stay'), isOn: canAgain && !isHeld, isRare: true },
     { word: isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
-    { word: 'Chord', act: () => onGive('chord'), isOn: canMove, isRare: true },
+    ...(canMove || !canAgain ? ofKeys : ofOthers),
     { word: 'Sound', act: () => onOpen('sound'), isOn: isOpen, isRare: true },
-    { word: 'Score', act: () => onOpen('score'), isOn: canMove, isRare: true },
     { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
     { word: 'Keys', act: () => onOpen('controls'), isOn: true, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },

@@ -1,10 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Segment } from '@wide-fern/contract';
+import type { RunState } from '@wide-fern/core';
 import type { Stand, StandKey, StandPart } from '@wide-fern/words';
 import { memo } from 'react';
 import { hueOf } from '../../ui/color';
 import { Name } from '../../ui/words';
 import { BreathShape } from './BreathShape';
+import { MoveShape } from './MoveShape';
 
 /** How high the highest mark stands, as a share of the room above the names. */
 const rises = 0.5;
@@ -126,16 +128,18 @@ function Parts({ parts }: { readonly parts: readonly StandPart[] }) {
 export const StandView = memo(function StandView({
   stand,
   present,
+  settled,
   since,
 }: {
   readonly stand: Stand;
   readonly present: Segment | undefined;
+  readonly settled: Pick<RunState, 'longer' | 'key'>;
   /** Seconds since what is going on began; below 0 while it is explained. */
   readonly since: () => number;
 }) {
   const breath =
     present?.exercise.music.kind === 'breath' ? (
-      <BreathShape segment={present} since={since} />
+      <BreathShape segment={present} longer={settled.longer} since={since} />
     ) : undefined;
   const { key, next, keys, parts, cue, purpose, doing, step, sung, caution, isTalk } = stand;
   return (
@@ -159,6 +163,9 @@ export const StandView = memo(function StandView({
           (key === null ? (
             <Box fontSize={{ base: '30px', md: '44px' }} lineHeight="1.25" mt={{ md: '24px' }}>
               {doing}
+              {present?.exercise.music.kind === 'body' && settled.key !== null && (
+                <MoveShape segment={present} place={settled.key} since={since} />
+              )}
               {step && (
                 <Box fontSize={{ base: '20px', md: '28px' }} color="inkSoft" mt="8px">
                   {step}

@@ -17,7 +17,12 @@ async function seen(acts: readonly SentAct[], since = 0) {
   const open = state.segments[state.open]?.id;
   const present = plan.segments.find(({ segment }) => segment.id === open)?.segment;
   await show(
-    <ChoirView stand={standOf(plan, state, 'flats')} present={present} since={() => since} />,
+    <ChoirView
+      stand={standOf(plan, state, 'flats')}
+      present={present}
+      settled={state}
+      since={() => since}
+    />,
   );
   return document.body.textContent ?? '';
 }
@@ -44,6 +49,10 @@ describe('what the choir sees', () => {
   it('is the breath as one shape with its count', async () => {
     await seen([opened('long-s'), began], 0.5);
     expect(screen.getByRole('timer').textContent).toMatch(/^1in/);
+  });
+  it('is a movement with its side, its time and what is left of it', async () => {
+    expect(await seen([opened('coat-off')])).not.toMatch(/\d+move/);
+    expect(await seen([opened('coat-off'), began], 1)).toMatch(/10move/);
   });
   it('is a word that it will begin, before the first', async () => {
     expect(await seen([])).toContain('We begin in a moment');

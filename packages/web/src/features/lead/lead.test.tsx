@@ -158,6 +158,81 @@ describe('leading', () => {
     expect(kinds().at(-1)).toBe('began');
   });
 
+  it('makes the next rounds of breath shorter when few managed, by the rule that was set', async () => {
+    const server = served().server;
+    server.answers = {
+      ...server.answers,
+      showPlan: () => ({ plan: planOf(documentOf('long-s', 'slate-steps')) }),
+    };
+    await begin();
+    press('PageDown');
+    press('PageDown');
+    const last = () => lastKeptRun(ids.account, place)!.events.at(-1)!.act;
+    press('3');
+    expect(last()).toEqual({ kind: 'managed', how: 'few' });
+    press('m');
+    const counts = await screen.findByRole('radiogroup', { name: 'Counts of breath' });
+    fireEvent.click(within(counts).getByRole('radio', { name: 'by 2' }));
+    press('3');
+    expect(last()).toMatchObject({ how: 'few', longer: { counts: -2 } });
+    expect(await screen.findByText(/the next rounds go out two counts shorter/)).toBeTruthy();
+    const few = screen.getByRole('radiogroup', { name: 'When few managed a key' });
+    fireEvent.click(within(few).getByRole('radio', { name: 'the same key again' }));
+    press('o');
+    press('PageDown');
+    press('3');
+    expect(kinds().slice(-2)).toEqual(['managed', 'again']);
+    touch('few managed');
+    expect(kinds().slice(-2)).toEqual(['managed', 'again']);
+  });
+
+  it('is reviewed: a note, and what a piece is to become next, in one touch', async () => {
+    const { server, kept } = served();
+    const judged: unknown[] = [];
+    const lanterns = { id: ids.two, title: 'Lanterns', ranges: {} };
+    server.answers = {
+      ...server.answers,
+      showEvening: () => ({
+        ...evening,
+        pieces: [lanterns],
+        wishes: [
+          {
+            ...{ piece: ids.two, title: 'Lanterns', skill: 'long outflow', weight: 3 as const },
+            ...{ since: '2026-11-10', score: 2, last: 2 },
+          },
+        ],
+      }),
+      addJudgement: ({ body }) => {
+        judged.push(body);
+        return { id: ids.one, ...body, by: 'Joss Whitlam' };
+      },
+      removeJudgement: () => undefined,
+    };
+    await begin();
+    press('PageDown');
+    press('PageDown');
+    press('o');
+    press('PageDown');
+    for (let i = 0; i < 7; i += 1) press('PageDown');
+    const note = await screen.findByLabelText('a note, if you wish');
+    fireEvent.change(note, { target: { value: ' They sang\ntogether. ' } });
+    fireEvent.blur(note);
+    expect(
+      within(screen.getByRole('list', { name: 'Notes' })).getByText('They sang together.'),
+    ).toBeTruthy();
+    await screen.findByText('kept with the evening');
+    expect(kept().at(-1)!.act).toEqual({ kind: 'marked', part: null, word: 'They sang together.' });
+    fireEvent.click(await screen.findByRole('button', { name: 'Lanterns: long outflow 3 of 5' }));
+    await screen.findByText('Kept with Lanterns.');
+    expect(judged.at(-1)).toMatchObject({
+      ...{ target: null, scores: [{ skill: 'long outflow', score: 3 }] },
+    });
+    touch('take it back');
+    touch('Lanterns: next is top notes');
+    await screen.findByText('Kept with Lanterns.');
+    expect(judged.at(-1)).toMatchObject({ scores: [] });
+  });
+
   it('has nothing to lead where nothing is planned, and is not for readers', async () => {
     serve({
       showEvening: () => evening,

@@ -1,5 +1,6 @@
 import { bySchema, keptOnDevice } from '@wide-fern/client';
-import { z } from '@wide-fern/contract';
+import { mostLonger, z } from '@wide-fern/contract';
+import { whenFew } from '@wide-fern/plan';
 import { useCallback, useState } from 'react';
 import { commands } from './touches';
 
@@ -14,6 +15,9 @@ const schema = z.object({
   withKey: z.enum(withKeys).default('nothing'),
   loudness: z.enum(loudnesses).default('usual'),
   answer: z.enum(answers).default('nothing'),
+  /** By how many counts rounds of breath change by how many managed, and what comes of few for a key. */
+  counts: z.int().min(0).max(mostLonger).default(0),
+  few: z.enum(whenFew).default('nothing'),
   /** What own keys, pedals and notes do: by their name, «key F9», «controller 64». */
   bound: z.record(z.string().max(40), z.enum(commands)).default({}),
   /** Whether MIDI devices are listened to: those that are connected, or the simulated ones. */

@@ -1,4 +1,4 @@
-import { touches, type Giving, type Touch } from '@wide-fern/core';
+import { managing, touches, type Giving, type Managing, type Touch } from '@wide-fern/core';
 import type { Shortcut } from '../../../ui/useShortcuts';
 
 /** What can be opened above the touches: what happens, who is here, sound, the notes of the key, keys and pedals. */
@@ -9,6 +9,7 @@ export interface StandActs {
   readonly touch: (touch: Touch) => void;
   readonly undo: () => void;
   readonly give: (how: Giving) => void;
+  readonly managed: (how: Managing) => void;
   /** Opens something above the touches; a second time closes it. */
   readonly open: (which: Panel) => void;
 }
@@ -16,6 +17,7 @@ export interface StandActs {
 /** What can be put on a key, a pedal or a note of one's own. */
 export const commands = [
   ...(['next', 'back', 'again', 'on', 'lower', 'higher', 'stay', 'talk', 'pause', 'undo'] as const),
+  ...managing,
   ...([
     'chord',
     'notes',
@@ -42,6 +44,9 @@ const usual: Readonly<Record<Command, readonly [words: string, ...keys: string[]
   talk: ['talking, or singing again', 't'],
   pause: ['pause, or go on', 'p'],
   undo: ['undo the last touch', 'u'],
+  all: ['all managed', '1'],
+  most: ['most managed', '2'],
+  few: ['few managed', '3'],
   chord: ['hear the chord', 'c'],
   notes: ['hear the first notes', 'n'],
   drone: ['hear the tonic held, or stop it', 'd'],
@@ -61,12 +66,15 @@ const keyNames: Readonly<Record<string, string>> = {
 /** A command with the keys it has by itself. */
 export type StandShortcut = Shortcut & { readonly command: Command };
 
+const isManaging = (command: Command): command is Managing =>
+  (managing as readonly string[]).includes(command);
 const isTouch = (command: Command): command is Command & Touch =>
   (touches as readonly string[]).includes(command);
 
-function actFor(command: Command, { touch, undo, give, open }: StandActs): void {
+function actFor(command: Command, { touch, undo, give, managed, open }: StandActs): void {
   if (isTouch(command)) touch(command);
   else if (command === 'undo') undo();
+  else if (isManaging(command)) managed(command);
   else if (command === 'chord' || command === 'notes') give(command);
   else if (command === 'drone' || command === 'pulse') give(command);
   else open(command);

@@ -10,7 +10,7 @@ import { OnTop } from '../stand/OnTop';
 import { useWho } from './useWho';
 import WhoNow from './WhoNow';
 
-export interface WhoOnStandProps {
+interface WhoOnStandProps {
   readonly place: PlanPlace;
   /** As it is led now. */
   readonly document: PlanDocument;

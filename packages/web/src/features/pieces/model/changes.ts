@@ -1,20 +1,7 @@
 import { useMutation } from '@tanstack/react-query';
-import type {
-  JudgementBody,
-  KeptFile,
-  Piece,
-  PieceMarkBody,
-  StorePiece,
-} from '@wide-fern/contract';
-import { call, eveningsQuery, pieceQuery, piecesQuery, queryClient } from '@wide-fern/client';
-
-/** What other views hold of pieces is old now: the list, and what evenings ask. */
-async function piecesChanged(choir: string): Promise<void> {
-  await Promise.all([
-    queryClient.invalidateQueries({ queryKey: piecesQuery(choir).queryKey, exact: true }),
-    queryClient.invalidateQueries({ queryKey: eveningsQuery(choir).queryKey }),
-  ]);
-}
+import type { KeptFile, Piece, PieceMarkBody, StorePiece } from '@wide-fern/contract';
+import { call, pieceQuery, queryClient } from '@wide-fern/client';
+import { piecesChanged } from '../../../here/judging';
 
 const keep = (choir: string, piece: Piece): void => {
   queryClient.setQueryData(pieceQuery(choir, piece.id).queryKey, piece);
@@ -74,25 +61,6 @@ export function useMarks(choir: string, piece: string) {
         ...was,
         marks: was.marks.filter(({ id }) => id !== mark),
       })),
-  });
-  return { add, remove };
-}
-
-/** Judges a run, or takes a judgement back. */
-export function useJudging(choir: string, piece: string) {
-  const params = { choir, piece };
-  const done = async () => {
-    await queryClient.invalidateQueries({ queryKey: pieceQuery(choir, piece).queryKey });
-    await piecesChanged(choir);
-  };
-  const add = useMutation({
-    mutationFn: (body: JudgementBody) => call('addJudgement', { params, body }),
-    onSuccess: done,
-  });
-  const remove = useMutation({
-    mutationFn: (judgement: string) =>
-      call('removeJudgement', { params: { ...params, judgement } }),
-    onSuccess: done,
   });
   return { add, remove };
 }

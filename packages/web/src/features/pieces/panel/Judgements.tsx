@@ -5,16 +5,14 @@ import { DateField } from '../../../ui/TypedField';
 import { dateInWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { messageOf } from '@wide-fern/client';
+import { dayIn, useJudging } from '../../../here/judging';
 import { useHere } from '../../../here/session';
 import { MainButton } from '../../../ui/MainButton';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import { useKeptDraft } from '../../../ui/useKeptDraft';
 import { Label, WordButton } from '../../../ui/words';
-import { useJudging } from '../model/changes';
-import { JudgedLine } from '../../../music/figures/JudgedLine';
 
-const dayIn = (timeZone: string): string =>
-  new Intl.DateTimeFormat('en-CA', { timeZone }).format(Date.now());
+import { JudgedLine } from '../../../music/figures/JudgedLine';
 
 /** How runs of a piece were judged, skill by skill, and the judging of the next one. */
 export function Judgements({ piece }: { readonly piece: Piece }) {

@@ -1,0 +1,92 @@
+import { Box } from '@chakra-ui/react';
+import { useQuery } from '@tanstack/react-query';
+import { byShape, keptOnDevice, runsQuery } from '@wide-fern/client';
+import { coolDownOf, type CoolDown } from '@wide-fern/plan';
+import { clockIn } from '@wide-fern/words';
+import { useEffect, useState } from 'react';
+import { WordButton, WordLink } from '../ui/words';
+import { useHere } from './session';
+import { useTonight } from './useTonight';
+
+const said = keptOnDevice('cool-down', byShape({ isSaid: true }));
+
+/** Whether it is between two moments; looks again when that changes. */
+function useIsBetween(from: number, until: number): boolean {
+  const [now, setNow] = useState(() => Date.now());
+  const next = [from, until].find((moment) => moment > now);
+  useEffect(() => {
+    if (next === undefined) return undefined;
+    // Further away than a timer reaches: it is looked at again on the way.
+    const wait = Math.min(next - Date.now(), 60 * 60_000);
+    const timer = setTimeout(() => setNow(Date.now()), Math.max(0, wait) + 20);
+    return () => clearTimeout(timer);
+  }, [next, now]);
+  return now >= from && now < until;
+}
+
+/** At the evening's end a cool-down is called to mind, once. */
+export function CoolDownNotice() {
+  const { mayEdit } = useHere();
+  const { evening } = useTonight();
+  const coolDown = evening && coolDownOf(evening);
+  if (!mayEdit || !coolDown) return null;
+  return <InTime key={evening.id} evening={evening.id} coolDown={coolDown} />;
+}
+
+function InTime({
+  evening,
+  coolDown: { item, from, start, until },
+}: {
+  readonly evening: string;
+  readonly coolDown: CoolDown;
+}) {
+  const { account } = useHere();
+  const isTime = useIsBetween(from, until);
+  const [isSaid, setSaid] = useState(() => said.read(account.id, evening) !== undefined);
+  const done = () => {
+    said.keep([account.id, evening], { isSaid: true });
+    setSaid(true);
+  };
+  if (!isTime || isSaid) return null;
+  return (
+    <Box role="status" px={{ base: '16px', md: '24px' }} py="6px" bg="sunk" fontSize="13px">
+      {item === null ? (
+        <>
+          The evening is almost over, and it was sung for long. Two minutes of soft, small slides
+          downward let the voices rest.
+        </>
+      ) : (
+        <Planned {...{ evening, item, start }} onDone={done} />
+      )}{' '}
+      <WordButton fontSize="13px" onClick={done}>
+        I know
+      </WordButton>
+    </Box>
+  );
+}
+
+function Planned({
+  evening,
+  item,
+  start,
+  onDone,
+}: {
+  readonly evening: string;
+  readonly item: string;
+  readonly start: number;
+  readonly onDone: () => void;
+}) {
+  const { choir } = useHere();
+  const runs = useQuery(runsQuery({ choir: choir.id, evening, item }));
+  const isLed = (runs.data?.length ?? 0) > 0;
+  const at = clockIn(choir.timeZone, choir.clock).minute(start);
+  if (isLed) return <>The cool-down was begun at its time.</>;
+  return (
+    <>
+      The cool-down is planned for {at}.{' '}
+      <WordLink fontSize="13px" to={`/evenings/${evening}/lead/${item}`} onClick={onDone}>
+        Lead it
+      </WordLink>
+    </>
+  );
+}
