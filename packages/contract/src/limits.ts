@@ -27,3 +27,6 @@ export const mostFacts = 40;
 export const mostNoted = 400;
 /** So many counts longer or shorter one touch makes a round of breath. */
 export const mostLonger = 8;
+
+/** Events of a run that a screen sent which may only step are named so. */
+export const stepPrefix = 'step-';

@@ -59,9 +59,14 @@ export type KeptPlan = z.infer<typeof keptPlanSchema>;
 export const wholeKeptPlanSchema = keptPlanSchema.extend({ document: planDocumentSchema });
 export type WholeKeptPlan = z.infer<typeof wholeKeptPlanSchema>;
 
-/** A link by which others read a plan's sheets without an account. */
+/** What a link is for: reading a plan's sheets, another screen that follows while it is led, or one that steps too. */
+export const linkUses = ['sheet', 'follow', 'step'] as const;
+export type LinkUse = (typeof linkUses)[number];
+
+/** A link by which others read a plan's sheets, or follow it while it is led, without an account. */
 export const planLinkSchema = z.object({
   id: uuid,
+  use: z.enum(linkUses),
   /** For whom it is, in the director's words. */
   note: z.string(),
   expiresAt: z.iso.datetime(),
@@ -70,6 +75,7 @@ export type PlanLink = z.infer<typeof planLinkSchema>;
 
 export const makePlanLinkSchema = z.object({
   note: z.string().trim().max(80, 'At most 80 characters.'),
+  use: z.enum(linkUses).default('sheet'),
 });
 export type MakePlanLink = z.infer<typeof makePlanLinkSchema>;
 

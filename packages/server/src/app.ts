@@ -12,6 +12,7 @@ import { refuseInDemo } from './demo/demo.service';
 import { demoRoutes } from './demo/demo.routes';
 import { eveningRoutes } from './evening/evening.routes';
 import { eventsRoutes } from './events/events.routes';
+import { followedRoutes } from './run/followed.routes';
 import type { ChangeHub } from './events/hub';
 import { exercisesRoutes } from './exercises/exercises.routes';
 import type { FreeBytes } from './http/diskGuard';
@@ -41,6 +42,7 @@ export const allRoutes = ({ hub, ...settings }: RouteSettings): Route[] => [
   ...demoRoutes(settings.hasDemo),
   ...eveningRoutes,
   ...eventsRoutes({ hub, callers: settings.callers }),
+  ...followedRoutes({ hub }),
   ...exercisesRoutes,
   ...piecesRoutes,
   ...planRoutes,

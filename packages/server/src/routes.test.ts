@@ -33,6 +33,11 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'renewPassword',
     'lookAtInvitation',
     'openPlanLink',
+    'openRunLink',
+    'showFollowed',
+    'showFollowedEvents',
+    'followRun',
+    'stepRun',
   ],
   'signed-in': [
     'signOutEverywhere',

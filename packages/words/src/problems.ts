@@ -29,7 +29,7 @@ export type Thing = keyof typeof things;
 
 /** What a limit is about: how much there may be, and how much is here. */
 export interface LimitReached {
-  readonly of: KeptKind | 'invitations' | 'links' | 'runs' | 'events';
+  readonly of: KeptKind | 'invitations' | 'links' | 'screens' | 'runs' | 'events';
   readonly most: number;
   readonly here: number;
 }
@@ -44,6 +44,7 @@ function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'links') {
     return `At most ${most} links lead to one warm-up at once. Take some back first.`;
   }
+  if (of === 'screens') return `At most ${most} screens follow by one code. Make another code.`;
   return fullInWords({ of, most, here });
 }
 

@@ -11,7 +11,15 @@ import {
 } from '../evening';
 import { logbookQuerySchema, logbookSchema } from '../logbook';
 import { pageOf, pageQuerySchema } from '../page';
-import { ledOnceSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
+import { uuid } from '../common';
+import {
+  followedSchema,
+  ledOnceSchema,
+  runSchema,
+  runSummarySchema,
+  sendRunSchema,
+  stepRunSchema,
+} from '../run';
 import {
   keepPlanSchema,
   keptPlanSchema,
@@ -116,6 +124,26 @@ export const evenings = {
     access: 'reader',
     reply: runSchema.pick({ endedAt: true, events: true }),
     errors: [],
+  },
+  openRunLink: {
+    access: 'anyone',
+    body: secretSchema,
+    reply: z.object({ link: uuid }),
+    limited: 'failures',
+    errors: ['invalid', 'not_found', 'too_many_attempts'],
+  },
+  showFollowed: { access: 'anyone', reply: followedSchema, errors: ['not_found'] },
+  showFollowedEvents: {
+    access: 'anyone',
+    reply: runSchema.pick({ endedAt: true, events: true }),
+    errors: ['not_found'],
+  },
+  followRun: { access: 'anyone', reply: 'events', errors: ['not_found', 'too_many'] },
+  stepRun: {
+    access: 'anyone',
+    body: stepRunSchema,
+    reply: z.object({ done: z.boolean() }),
+    errors: ['invalid', 'not_found', 'not_allowed', 'too_many'],
   },
   listLedOnce: { access: 'reader', reply: z.array(ledOnceSchema), errors: [] },
   showLogbook: {

@@ -70,6 +70,12 @@ export const paths = {
   showRunEvents: 'GET /choirs/:choir/evenings/:evening/plans/:item/run-events/:run',
   sendRun: 'PUT /choirs/:choir/evenings/:evening/plans/:item/runs/:run',
 
+  openRunLink: 'POST /run-link',
+  showFollowed: 'GET /followed/:link',
+  showFollowedEvents: 'GET /followed/:link/run-events/:run',
+  followRun: 'GET /followed/:link/events',
+  stepRun: 'POST /followed/:link/runs/:run/steps',
+
   listLedOnce: 'GET /choirs/:choir/led',
   showLogbook: 'GET /choirs/:choir/logbook',
 

@@ -4,11 +4,11 @@ import { digestOf } from './digest';
 /** Letters and digits that nobody takes for each other, read aloud or from paper. */
 const signs = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 
-/** Twelve signs in three groups: sixty bits, «KQ7M-2XRD-H4TN». */
-export function newCode(): string {
+/** Twelve signs in three groups: sixty bits, «KQ7M-2XRD-H4TN»; two groups where it is read aloud and soon over. */
+export function newCode(groups: 2 | 3 = 3): string {
   const group = () =>
     Array.from({ length: 4 }, () => signs.charAt(randomInt(signs.length))).join('');
-  return [group(), group(), group()].join('-');
+  return Array.from({ length: groups }, group).join('-');
 }
 
 /** What is kept of a code. As it was typed, small letters, blanks and missing strokes are all the same. */

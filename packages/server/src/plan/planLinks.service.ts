@@ -1,6 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type {
   LinkedPlan,
+  LinkUse,
   MakePlanLink,
   NewPlanLink,
   PlanLink as PlanLinkView,
@@ -28,11 +29,12 @@ export interface Linked {
   readonly item: string;
 }
 
-const isGood = () => ({ expiresAt: { $gt: new Date() } });
+export const isGood = () => ({ expiresAt: { $gt: new Date() } });
 
-const asView = ({ id, note, expiresAt }: PlanLink): PlanLinkView => ({
+const asView = ({ id, note, use, expiresAt }: PlanLink): PlanLinkView => ({
   id,
   note,
+  use,
   expiresAt: expiresAt.toISOString(),
 });
 
@@ -46,21 +48,34 @@ export async function listPlanLinks(em: EntityManager, of: Linked): Promise<Plan
   return good.map(asView);
 }
 
-/** A new link, good for two weeks and until the evening is over; its code is told this one time. */
+/** A sheet is read for two weeks and until the evening is over; a screen follows on that evening. */
+function goodUntil(use: LinkUse, { endsAt }: Evening): Date {
+  const end = endsAt.getTime();
+  if (use === 'sheet') return new Date(Math.max(inTwoWeeks().getTime(), end + day));
+  return new Date(Math.max(Date.now() + day / 2, end + day / 24));
+}
+
+/** A new link, good for as long as it is needed; its code is told this one time. */
 export async function makePlanLink(
   em: EntityManager,
   of: Linked,
-  { note }: MakePlanLink,
+  { note, use }: MakePlanLink,
 ): Promise<NewPlanLink> {
   checkItem(of.evening, of.item);
   return em.transactional(async (inner) => {
     await lockChoir(inner, of.choir);
     const here = await inner.count(PlanLink, { ...of, ...isGood() });
     if (here >= mostLinks) throw problem('too_many', { of: 'links', most: mostLinks, here });
-    const code = newCode();
-    const dayAfter = of.evening.endsAt.getTime() + day;
-    const expiresAt = new Date(Math.max(inTwoWeeks().getTime(), dayAfter));
-    const link = inner.create(PlanLink, { ...of, note, codeHash: hashOfCode(code), expiresAt });
+    // One for a screen is read aloud, and soon over.
+    const code = newCode(use === 'sheet' ? 3 : 2);
+    const expiresAt = goodUntil(use, of.evening);
+    const link = inner.create(PlanLink, {
+      ...of,
+      note,
+      use,
+      codeHash: hashOfCode(code),
+      expiresAt,
+    });
     await inner.flush();
     return { ...asView(link), code };
   });
@@ -74,7 +89,7 @@ export async function endPlanLink(em: EntityManager, of: Linked, id: string): Pr
 export async function openPlanLink(em: EntityManager, code: string): Promise<LinkedPlan> {
   const link = await em.findOne(
     PlanLink,
-    { codeHash: hashOfCode(code), ...isGood() },
+    { codeHash: hashOfCode(code), use: 'sheet', ...isGood() },
     { populate: ['choir', 'evening'] },
   );
   if (!link) throw notFound('link');

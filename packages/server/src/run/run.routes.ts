@@ -1,21 +1,11 @@
-import type { Run } from '@wide-fern/contract';
 import { endpoint, type Route } from '../access/endpoint';
 import { findEvening } from '../evening/evening.service';
 import { discreetPlan } from '../plan/discreetPlan';
 import { seesPersons } from '../voices/discreet';
+import { discreetEvents } from './discreetEvents';
 import { listLedOnce } from './ledOnce';
 import { showLogbook } from './logbook';
 import { listRuns, sendRun, showRun, showRunEvents } from './run.service';
-
-/** What a reader is not told of a run: what was noticed of whom, and sections as they were put anew. */
-const discreetEvents = (events: Run['events']): Run['events'] =>
-  events.flatMap((event) => {
-    const { act } = event;
-    if (act.kind === 'marked') return [];
-    if (act.kind !== 'renewed') return [event];
-    const { tonight: _, ...known } = act;
-    return [{ ...event, act: known }];
-  });
 
 export const runRoutes: readonly Route[] = [
   endpoint('listRuns', async ({ em, choir, params }) => {

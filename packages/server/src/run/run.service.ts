@@ -143,15 +143,24 @@ export async function sendRun(
     await lockChoir(inner, of.choir);
     const run = await begun(inner, of, sender, head);
     await inner.flush();
-    await keepEvents(inner, run.id, events);
-    const all = await eventsOf(inner, run);
-    if (all.length > mostRunEvents) {
-      throw problem('too_many', { of: 'events', most: mostRunEvents, here: all.length });
-    }
-    run.events = all.length;
-    run.endedAt = endOf(run.startedAt, all);
-    await keepLedOnce(inner, run, all);
-    await inner.flush();
-    return { events: all.length };
+    return { events: await keepFurther(inner, run, events) };
   });
+}
+
+/** Keeps further events of a run, and what rests on them; answers how many are here now. */
+export async function keepFurther(
+  em: EntityManager,
+  run: Run,
+  events: readonly SentEvent[],
+): Promise<number> {
+  await keepEvents(em, run.id, events);
+  const all = await eventsOf(em, run);
+  if (all.length > mostRunEvents) {
+    throw problem('too_many', { of: 'events', most: mostRunEvents, here: all.length });
+  }
+  run.events = all.length;
+  run.endedAt = endOf(run.startedAt, all);
+  await keepLedOnce(em, run, all);
+  await em.flush();
+  return all.length;
 }

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { EditFact, PlanDocument } from '@wide-fern/contract';
+import type { EditFact, LinkUse, PlanDocument } from '@wide-fern/contract';
 import { Account } from './account';
 import { Choir } from './choir';
 import { createdColumn, idColumn } from './columns';
@@ -69,6 +69,7 @@ export const PlanLink = defineEntity({
     codeHash: p.string().length(64).unique(),
     /** For whom it is. */
     note: p.string().length(80),
+    use: p.string().length(10).$type<LinkUse>().default('sheet'),
     expiresAt: p.datetime().index(),
     createdAt: createdColumn(),
   },
