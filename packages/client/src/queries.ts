@@ -114,6 +114,10 @@ export const runQuery = (place: PlanPlace, run: string) => ({
 /** What happened in it, as it happens. */
 export const runEventsQuery = (place: PlanPlace, run: string) =>
   query('showRunEvents', { ...place, run });
+/** What a screen sees that follows by a link. */
+export const followedQuery = (link: string) => query('showFollowed', { link });
+export const followedEventsQuery = (link: string, run: string) =>
+  query('showFollowedEvents', { link, run });
 /** What was saved of a plan, the newest first. */
 export const planVersionsQuery = ({ choir, evening, item }: PlanPlace) =>
   list('listPlanVersions', { choir, evening, item });

@@ -13,6 +13,7 @@ export * from './evening';
 export * from './events';
 export * from './exercise';
 export * from './file';
+export * from './followed';
 export * from './limits';
 export * from './logbook';
 export * from './music';

@@ -285,3 +285,78 @@ test('a simulated pedal leads on, once it was set', async ({ browser }) => {
   await expectAccessible(page);
   expectNoComplaints(person.context);
 });
+
+test('a screen without an account follows by a code read aloud, and steps along where it may', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const page = await person.context.newPage();
+  await begin(page, evening);
+  await page.getByRole('button', { name: 'Screens' }).click();
+  await page.getByRole('button', { name: 'one that may step too' }).click();
+  const panel = page.getByRole('region', { name: 'Other screens' });
+  const code = (await panel.getByText(/^[A-Z2-9]{4}-[A-Z2-9]{4}$/).textContent()) ?? '';
+  await expectAccessible(page);
+  await panel.getByRole('button', { name: 'close' }).click();
+
+  const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
+  const phone = await context.newPage();
+  await phone.goto('/follow');
+  await expectAccessible(phone);
+  await phone.getByLabel('Code').fill(` ${code.toLowerCase().replace('-', ' ')}`);
+  await phone.getByRole('button', { name: 'Follow' }).click();
+  await expect(heading(phone)).toHaveText('Ready');
+  await page.keyboard.press('o');
+  await expect(heading(phone)).toHaveText('Coat off');
+  await expectAccessible(phone);
+  // One touch there is a touch here, and nobody is said to lead from elsewhere.
+  await phone.getByRole('button', { name: 'On to the next exercise' }).click();
+  await expect(heading(phone)).toHaveText('Pulley');
+  await expect(heading(page)).toHaveText('Pulley');
+  await phone.getByRole('button', { name: 'Next', exact: true }).click();
+  const key = (await phone.getByLabel(/^now /).textContent()) ?? '';
+  await expect(page.getByLabel(/^now /)).toHaveText(key);
+  await expect(page.getByText('Another device leads this too')).toHaveCount(0);
+  // What it stepped is undone here by one touch.
+  await page.keyboard.press('u');
+  await expect(phone.getByLabel(/^now /)).toHaveCount(0);
+
+  await page.getByRole('button', { name: 'Screens' }).click();
+  await panel.getByRole('button', { name: 'take it back' }).click();
+  await expect(panel.getByRole('listitem')).toHaveCount(0);
+  await phone.reload();
+  await expect(phone.getByRole('alert')).toContainText('What this link was for is not here');
+  await context.close();
+  expectNoComplaints(person.context);
+});
+
+test('its review takes a note and a next target, also later', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const page = await person.context.newPage();
+  await begin(page, evening);
+  await page.keyboard.press('o');
+  await page.keyboard.press('PageDown');
+  await page.keyboard.press('o');
+  await page.keyboard.press('PageDown');
+  await page.getByRole('button', { name: 'End', exact: true }).click();
+  await page.getByLabel('a note, if you wish').fill('Brighter than last week.');
+  await page.getByRole('button', { name: 'Pulley: most managed' }).click();
+  await expect(page.getByRole('list', { name: 'Notes' })).toHaveText('Brighter than last week.');
+  await expect(page.getByRole('status').filter({ hasText: 'kept with the evening' })).toBeVisible();
+  await expectAccessible(page);
+  await page.getByRole('button', { name: 'Done' }).click();
+
+  await page.goto(`/evenings/${evening.id}/led/warm-up`);
+  await expect(page.getByRole('list', { name: 'Notes' })).toHaveText('Brighter than last week.');
+  await page.getByRole('button', { name: 'Coat off: all managed' }).click();
+  await expect(page.getByRole('status').filter({ hasText: 'kept with the evening' })).toBeVisible();
+  await expectAccessible(page);
+  const { records, notes } = stateOf(await storedRun(person, evening));
+  expect(notes).toEqual(['Brighter than last week.']);
+  expect(records.map(({ managed }) => managed)).toEqual([['all'], ['most']]);
+  expectNoComplaints(person.context);
+});

@@ -82,6 +82,8 @@ self.addEventListener('fetch', (event) => {
   else if (request.mode === 'navigate') event.respondWith(fresh(request, '/', shell, mostAssets));
   else if (
     url.pathname.startsWith('/api/') &&
+    // A screen that follows by a code keeps nothing: it is anybody's.
+    !url.pathname.startsWith('/api/followed/') &&
     !/event-stream/.test(request.headers.get('Accept'))
   ) {
     event.respondWith(fresh(request, request.url, answers, mostAnswers));

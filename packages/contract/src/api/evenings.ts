@@ -9,17 +9,11 @@ import {
   storeTemplateSchema,
   templateSchema,
 } from '../evening';
+import { followedSchema, stepRunSchema } from '../followed';
 import { logbookQuerySchema, logbookSchema } from '../logbook';
 import { pageOf, pageQuerySchema } from '../page';
 import { uuid } from '../common';
-import {
-  followedSchema,
-  ledOnceSchema,
-  runSchema,
-  runSummarySchema,
-  sendRunSchema,
-  stepRunSchema,
-} from '../run';
+import { ledOnceSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
 import {
   keepPlanSchema,
   keptPlanSchema,

@@ -1,3 +1,4 @@
+import type { LinkUse, steps } from '@wide-fern/contract';
 import type { Managing, RunState } from '@wide-fern/core';
 import type { EvaluatedPlan, whenFew } from '@wide-fern/plan';
 import { figured } from '../counting';
@@ -63,3 +64,19 @@ export const painWords = {
     'Let them rest and drink something; sitting out is right, and so is going home. Pain, or ' +
     'hoarseness that lasts, is for a doctor. Where your place has rules for this, they come first.',
 } as const;
+
+/** What a screen may do that steps along, in words. */
+export const alongWords: Readonly<Record<(typeof steps)[number], string>> = {
+  next: 'Next',
+  back: 'Back',
+  again: 'Again',
+  on: 'On to the next exercise',
+  talk: 'Talking, or singing again',
+  pause: 'Pause, or go on',
+};
+
+/** What a code for another screen is for. */
+export const linkUseWords: Readonly<Record<Exclude<LinkUse, 'sheet'>, string>> = {
+  follow: 'follows',
+  step: 'may step too',
+};

@@ -89,6 +89,7 @@ export default function SignInPage() {
       <Box mt="16px" display="grid" gap="6px">
         <WordLink to="/forgotten">Password forgotten</WordLink>
         <WordLink to="/join">Join a choir with an invitation</WordLink>
+        <WordLink to="/follow">Follow a warm-up with a code</WordLink>
         <WordLink to="/sign-up">Begin with your own choir</WordLink>
       </Box>
     </AccountFrame>

@@ -1,13 +1,14 @@
-import { Flex } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import { isEnded, type KeptRun, type PlanPlace } from '@wide-fern/client';
 import { sentInWords, touchWords } from '@wide-fern/words';
-import { useCallback, useState } from 'react';
+import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
+import { Loading } from '../../ui/states';
+import { Area } from './Area';
 import { LargeTouches } from './LargeTouches';
 import { OnStand } from './OnStand';
-import { OpenedPanel, type Opened } from './OpenedPanel';
-import { Review } from './Review';
+import { fetchNoticed, OpenedPanel, type Opened } from './OpenedPanel';
 import { SmallTouches } from './SmallTouches';
 import { useAwake, useElapsed, useLead } from './useLead';
 import { useShown } from './useShown';
@@ -16,6 +17,26 @@ import { useControls } from './controls/useControls';
 import { useStandSettings } from './stand/standSettings';
 import { useSounds } from './sound/useSounds';
 import { useTouches } from './useTouches';
+
+const review = () => import('./Review');
+/** Not needed until the end, and there by then: it is fetched when the stand stands. */
+const Review = lazy(() => review().catch(() => ({ default: Over })));
+const behind = 2000;
+
+/** The review could not be fetched: what happened is kept all the same. */
+function Over({ onLeave }: { readonly onLeave: () => void }) {
+  return (
+    <Box p="40px" maxW="520px">
+      <Box fontSize="24px" mb="16px">
+        It is over, and what happened is kept. The review needs a connection: it is found later at
+        “what happened” of this evening.
+      </Box>
+      <Area isMain onClick={onLeave}>
+        Done
+      </Area>
+    </Box>
+  );
+}
 
 /** A run that is led: the stand, and what can be touched. */
 export function Leading({
@@ -32,6 +53,13 @@ export function Leading({
   const { run, sent, isKept } = useStore(lead.store);
   const now = useElapsed(lead);
   useAwake();
+  useEffect(() => {
+    const timer = setTimeout(() => {
+      fetchNoticed();
+      void review().catch(() => undefined);
+    }, behind);
+    return () => clearTimeout(timer);
+  }, []);
   const shown = useShown(run, now, choir.writing);
   const { led, settled, plan, state } = shown;
   const [opened, setOpened] = useState<Opened>();
@@ -50,7 +78,11 @@ export function Leading({
   const controls = useControls(settings, shortcuts, bind);
 
   if (isEnded(run)) {
-    return <Review {...{ place, lead, plan, onLeave }} state={settled} />;
+    return (
+      <Suspense fallback={<Loading what="what happened" />}>
+        <Review {...{ place, lead, plan, onLeave }} state={settled} />
+      </Suspense>
+    );
   }
   const { main, canAgain, canMove } = touchWords(settled, plan);
   return (

@@ -10,8 +10,8 @@ import {
 } from '@wide-fern/client';
 import type { Run } from '@wide-fern/contract';
 import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
-import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
-import { useNavigate, useParams, useSearchParams } from 'react-router';
+import { useEffect, useMemo, useRef, useState } from 'react';
+import { useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { Frame } from '../../here/Frame';
 import { goesOn } from '../../here/LedWords';
@@ -20,11 +20,10 @@ import { darkMeanwhile } from '../../here/theme';
 import { usePageTitle } from '../../here/usePageTitle';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Name, WordButton, WordLink } from '../../ui/words';
-import { ChoirView } from './ChoirView';
+import { FollowedStand } from './FollowedStand';
 import { HappenedList } from './HappenedList';
-import { OnStand } from './OnStand';
-import { Review } from './Review';
-import { useAwake, useLead } from './useLead';
+import Review from './Review';
+import { useLead } from './useLead';
 import { useShown } from './useShown';
 
 /** A warm-up while it is led elsewhere, and afterwards what happened. */
@@ -138,60 +137,16 @@ function EndedRun({ place, run, back }: OneRun) {
   return <Failed message={messageOf(found.error)} onRetry={found.again} />;
 }
 
-/** Milliseconds since a run began, by this device's clock; never less than what happened last. */
-function useSince({ startedAt, events }: Run): () => number {
-  const last = events.at(-1)?.at ?? 0;
-  return useMemo(() => () => Math.max(last, Date.now() - Date.parse(startedAt)), [last, startedAt]);
-}
-
-/** The stand on another screen: it follows whoever leads, and touches nothing. */
+/** The stand on another screen of the choir: it follows whoever leads, and touches nothing. */
 function Following({ run, back }: { readonly run: Run; readonly back: string }) {
   const { choir } = useHere();
-  const since = useSince(run);
-  const [now, setNow] = useState(since);
-  useAwake();
-  useEffect(() => {
-    const timer = setInterval(() => setNow(since()), 250);
-    return () => clearInterval(timer);
-  }, [since]);
-  const shown = useShown(run, Math.max(now, run.events.at(-1)?.at ?? 0), choir.writing);
-  const { settled } = shown;
-  const [params, setParams] = useSearchParams();
-  const isForChoir = params.get('for') === 'choir';
-  const begun = settled.elapsed - settled.spent;
-  const isTalk = settled.key === null;
-  const sinceKey = useCallback(
-    () => (isTalk ? -1 : since() / 1000 - begun),
-    [isTalk, since, begun],
-  );
   return (
-    <Flex direction="column" h="100dvh" overflow="hidden">
-      {isForChoir ? (
-        <ChoirView {...shown} since={sinceKey} />
-      ) : (
-        <OnStand {...shown} since={sinceKey} />
-      )}
-      <Flex
-        px={{ base: '20px', md: '40px' }}
-        pb="16px"
-        gap="24px"
-        align="center"
-        fontSize="20px"
-        color="inkSoft"
-      >
-        <Box>{run.ledBy} leads; this screen follows.</Box>
-        <WordButton
-          fontSize="20px"
-          minH="44px"
-          onClick={() => setParams(isForChoir ? {} : { for: 'choir' }, { replace: true })}
-        >
-          {isForChoir ? 'as whoever leads sees it' : 'for the choir to see'}
-        </WordButton>
-        <WordLink to={back} minH="44px">
-          the plan
-        </WordLink>
-      </Flex>
-    </Flex>
+    <FollowedStand run={run} writing={choir.writing}>
+      <Box>{run.ledBy} leads; this screen follows.</Box>
+      <WordLink to={back} minH="44px">
+        the plan
+      </WordLink>
+    </FollowedStand>
   );
 }
 

@@ -5,12 +5,13 @@ import { managedWords } from '@wide-fern/words';
 import { useState, type ReactNode } from 'react';
 import { FormField } from '../../ui/FormField';
 import { WordButton } from '../../ui/words';
+import { HurtsTouch } from './HurtsTouch';
 import { OnTop } from './stand/OnTop';
 
 const words = ['worked', 'too long', 'once more next time'] as const;
 
 /** What is noticed while it goes on, each with one touch; none of them stops anything. */
-export function Noticed({
+export default function Noticed({
   sections,
   onNote,
   onManaged,
@@ -37,9 +38,7 @@ export function Noticed({
   return (
     <OnTop label="What happens">
       <Flex wrap="wrap" columnGap="20px" align="center">
-        <WordButton {...touch} color="sporeText" onClick={onPain}>
-          it hurts somebody
-        </WordButton>
+        <HurtsTouch onPain={onPain} />
         {sections.map(({ id, many }) => (
           <WordButton key={id} {...touch} onClick={() => mark('strained', id)}>
             {many} strained

@@ -1,9 +1,10 @@
 import type { PlanPlace, RunLead } from '@wide-fern/client';
 import type { Managing, NoteWriting, RunState, Touch } from '@wide-fern/core';
 import type { EvaluatedPlan } from '@wide-fern/plan';
-import { Suspense } from 'react';
+import { lazy, Suspense } from 'react';
 import type { Controls } from './controls/useControls';
-import { Noticed } from './Noticed';
+import { HurtsTouch } from './HurtsTouch';
+import { OnTop } from './stand/OnTop';
 import { OtherDevice } from './OtherDevice';
 import { Pain } from './Pain';
 import type { Sounds } from './sound/useSounds';
@@ -14,9 +15,20 @@ import { lazily } from '../../ui/lazily';
 /** Not needed for the first key; what cannot be fetched is not offered. */
 const LateOffer = lazily(() => import('./LateOffer'));
 const WhoOnStand = lazily(() => import('./who/WhoOnStand'));
+const OnlyPain = ({ onPain }: { readonly onPain: () => void }) => (
+  <OnTop label="What happens">
+    <HurtsTouch onPain={onPain} />
+  </OnTop>
+);
+const noticed = () => import('./Noticed');
+/** Where the rest cannot be fetched, that it hurts somebody can be said all the same. */
+const Noticed = lazy(() => noticed().catch(() => ({ default: OnlyPain })));
+/** Fetches what is sure to be wanted later, so that it is there without a connection. */
+export const fetchNoticed = (): void => void noticed().catch(() => undefined);
 const RuleFields = lazily(() => import('./RuleFields'));
 const SoundPanel = lazily(() => import('./sound/SoundPanel'));
 const ScorePanel = lazily(() => import('./sound/ScorePanel'));
+const ScreensPanel = lazily(() => import('./screens/ScreensPanel'));
 const ControlsPanel = lazily(() => import('./controls/ControlsPanel'));
 
 /** What is opened above the touches. */
@@ -59,6 +71,11 @@ export function OpenedPanel({
   readonly onSettings: (more: Partial<StandSettings>) => void;
 }) {
   const onClose = () => onOpened(undefined);
+  const onPain = () => {
+    onOpened('pain');
+    lead.note({ kind: 'marked', part: null, word: 'it hurt somebody' });
+    if (!settled.isPaused) touch('pause');
+  };
   const { head } = lead.store.getState().run;
   return (
     <>
@@ -72,28 +89,21 @@ export function OpenedPanel({
         />
       )}
       {opened === 'noticed' && (
-        <Noticed
-          sections={plan.document.tonight.sections}
-          onNote={(act) => {
-            lead.note(act);
-            onClose();
-          }}
-          onManaged={(how) => {
-            managed(how);
-            onClose();
-          }}
-          rule={
-            <Suspense fallback={null}>
-              <RuleFields settings={settings} onChange={onSettings} />
-            </Suspense>
-          }
-          onPain={() => {
-            onOpened('pain');
-            lead.note({ kind: 'marked', part: null, word: 'it hurt somebody' });
-            if (!settled.isPaused) touch('pause');
-          }}
-          onClose={onClose}
-        />
+        <Suspense fallback={<OnlyPain onPain={onPain} />}>
+          <Noticed
+            sections={plan.document.tonight.sections}
+            onNote={(act) => {
+              lead.note(act);
+              onClose();
+            }}
+            onManaged={(how) => {
+              managed(how);
+              onClose();
+            }}
+            rule={<RuleFields settings={settings} onChange={onSettings} />}
+            {...{ onPain, onClose }}
+          />
+        </Suspense>
       )}
       <OtherDevice {...{ place, lead }} />
       <Suspense fallback={null}>
@@ -106,6 +116,7 @@ export function OpenedPanel({
         {opened === 'sound' && (
           <SoundPanel {...{ sounds, settings, isPitched, onClose }} onChange={onSettings} />
         )}
+        {opened === 'screens' && <ScreensPanel {...{ place, onClose }} />}
         {opened === 'score' && <ScorePanel {...{ plan, settled, writing, onClose }} />}
         {opened === 'controls' && (
           <ControlsPanel {...{ shortcuts, settings, controls, onClose }} onChange={onSettings} />

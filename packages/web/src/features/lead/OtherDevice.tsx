@@ -1,5 +1,6 @@
 import { useQuery } from '@tanstack/react-query';
 import { runEventsQuery, type PlanPlace, type RunLead } from '@wide-fern/client';
+import { stepPrefix } from '@wide-fern/contract';
 import { useEffect, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
@@ -33,7 +34,14 @@ export function OtherDevice({
   const [isOther, setOther] = useState(false);
   const events = there.data?.events;
   useEffect(() => {
-    if (events && lead.take(events)) setOther(true);
+    if (!events) return;
+    const here = new Set(lead.store.getState().run.events.map((event) => event.id));
+    // Whoever was let step along does not lead.
+    const others = events.filter(
+      (event) => !here.has(event.id) && !event.id.startsWith(stepPrefix),
+    );
+    lead.take(events);
+    if (others.length > 0) setOther(true);
   }, [events, lead]);
   if (!isOther) return null;
   return (

@@ -16,7 +16,7 @@ import { NoteOfAll } from './review/NoteOfAll';
 const NextTargets = lazily(() => import('./review/NextTargets'));
 
 /** When it is over: what happened, how it went and what is next, every answer one touch. */
-export function Review({
+export default function Review({
   place,
   lead,
   plan,

@@ -71,6 +71,7 @@ export const SmallTouches = memo(function SmallTouches({
     ...(canMove || !canAgain ? ofKeys : ofOthers),
     { word: 'Sound', act: () => onOpen('sound'), isOn: isOpen, isRare: true },
     { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
+    { word: 'Screens', act: () => onOpen('screens'), isOn: true, isRare: true },
     { word: 'Keys', act: () => onOpen('controls'), isOn: true, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },
   ];

@@ -55,7 +55,8 @@ describe('leading', () => {
     for (let i = 0; i < 7; i += 1) press(' ');
     expect(screen.getByRole('button', { name: /^End/ })).toBeTruthy();
     press(' ');
-    expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('What happened');
+    const title = await screen.findByRole('heading', { level: 1 });
+    expect(title.textContent).toBe('What happened');
     touch('Slate steps: most managed');
     expect(screen.getByText('most managed', { selector: 'div' })).toBeTruthy();
     expect(kinds().at(-1)).toBe('managed');
@@ -141,7 +142,7 @@ describe('leading', () => {
     press('PageDown');
     press('PageDown');
     press('m');
-    touch('sopranos strained');
+    fireEvent.click(await screen.findByRole('button', { name: 'sopranos strained' }));
     press('m');
     touch('it hurts somebody');
     expect(screen.getByRole('alert').textContent).toMatch(

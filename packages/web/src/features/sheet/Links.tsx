@@ -50,6 +50,8 @@ function Opened({ place }: { readonly place: PlanPlace }) {
   if (links.isError) {
     return <Failed message={messageOf(links.error)} onRetry={() => void links.refetch()} />;
   }
+  // Codes for screens are made and taken back on the stand.
+  const sheets = links.data.filter(({ use }) => use === 'sheet');
   return (
     <Box as="section" aria-label="Links for others" maxW="620px" mt="8px">
       <Label>
@@ -57,7 +59,7 @@ function Opened({ place }: { readonly place: PlanPlace }) {
         tells nothing of single singers.
       </Label>
       <Box as="ul" listStyleType="none" mt="4px">
-        {links.data.map(({ id, note, expiresAt }) => (
+        {sheets.map(({ id, note, expiresAt }) => (
           <Flex as="li" key={id} py="4px" gap="12px" borderBottomWidth="1px" align="baseline">
             <Box flex="1">{note || 'for anyone'}</Box>
             <Label as="span">until {dayInWords(expiresAt, timeZone)}</Label>

@@ -1,8 +1,8 @@
 import { managing, touches, type Giving, type Managing, type Touch } from '@wide-fern/core';
 import type { Shortcut } from '../../../ui/useShortcuts';
 
-/** What can be opened above the touches: what happens, who is here, sound, the notes of the key, keys and pedals. */
-export type Panel = 'noticed' | 'who' | 'sound' | 'score' | 'controls';
+/** What can be opened above the touches: what happens, who is here, sound, the notes of the key, other screens, keys and pedals. */
+export type Panel = 'noticed' | 'who' | 'sound' | 'score' | 'screens' | 'controls';
 
 /** What can be done by one key; pedals send Page Up and Page Down. */
 export interface StandActs {
@@ -27,6 +27,7 @@ export const commands = [
     'sound',
     'score',
     'who',
+    'screens',
     'controls',
   ] as const),
 ] as const;
@@ -55,6 +56,7 @@ const usual: Readonly<Record<Command, readonly [words: string, ...keys: string[]
   sound: ['sound', 'v'],
   score: ['the notes of this key', 'k'],
   who: ['who is here', 'w'],
+  screens: ['other screens', 'f'],
   controls: ['these keys', '?'],
 };
 const keyNames: Readonly<Record<string, string>> = {

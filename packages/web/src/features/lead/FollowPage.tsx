@@ -1,0 +1,210 @@
+import { Box, Flex } from '@chakra-ui/react';
+import { useMutation, useQuery } from '@tanstack/react-query';
+import {
+  addressOf,
+  call,
+  followedEventsQuery,
+  followedQuery,
+  messageOf,
+  newId,
+  queryClient,
+} from '@wide-fern/client';
+import { missedEvents, steps, type Followed } from '@wide-fern/contract';
+import { alongWords } from '@wide-fern/words';
+import { useEffect, useMemo, useState } from 'react';
+import { useLocation, useNavigate } from 'react-router';
+import { darkMeanwhile } from '../../here/theme';
+import { FormField } from '../../ui/FormField';
+import { secretOf } from '../../ui/secretOf';
+import { Empty, Failed, Loading } from '../../ui/states';
+import { Name, WordButton } from '../../ui/words';
+import { Area } from './Area';
+import { FollowedStand, type FollowedRun } from './FollowedStand';
+
+/** A screen that follows a warm-up by a code; no account is needed. */
+export default function FollowPage() {
+  useEffect(darkMeanwhile, []);
+  const code = secretOf(useLocation().hash);
+  return (
+    <Box as="main" minH="100dvh" bg="paper" color="ink">
+      {code === '' ? <AskForCode /> : <ByCode key={code} code={code} />}
+    </Box>
+  );
+}
+
+function AskForCode() {
+  const navigate = useNavigate();
+  const [typed, setTyped] = useState('');
+  const go = () => {
+    if (typed.trim() !== '') void navigate(`/follow#${encodeURIComponent(typed.trim())}`);
+  };
+  return (
+    <Box p={{ base: '20px', md: '40px' }} maxW="520px">
+      <Name as="h1" fontSize="34px" mb="8px">
+        Follow a warm-up
+      </Name>
+      <Box fontSize="18px" mb="16px">
+        Whoever leads has a code of eight letters and digits for you.
+      </Box>
+      <form
+        onSubmit={(event) => {
+          event.preventDefault();
+          go();
+        }}
+      >
+        <FormField
+          label="Code"
+          autoFocus
+          autoComplete="off"
+          autoCapitalize="characters"
+          maxLength={40}
+          value={typed}
+          onChange={(event) => setTyped(event.currentTarget.value)}
+        />
+        <Box mt="16px">
+          <Area isMain onClick={go}>
+            Follow
+          </Area>
+        </Box>
+      </form>
+    </Box>
+  );
+}
+
+function ByCode({ code }: { readonly code: string }) {
+  const navigate = useNavigate();
+  const opened = useQuery({
+    queryKey: ['run-link', code],
+    queryFn: () => call('openRunLink', { body: { secret: code } }),
+    retry: false,
+    staleTime: Infinity,
+  });
+  if (opened.data) return <ByLink link={opened.data.link} />;
+  if (!opened.error) return <Loading what="the stand" />;
+  return (
+    <Box>
+      <Failed message={messageOf(opened.error)} onRetry={() => void opened.refetch()} />
+      <Box px="24px">
+        <WordButton minH="44px" onClick={() => void navigate('/follow')}>
+          Type another code
+        </WordButton>
+      </Box>
+    </Box>
+  );
+}
+
+/** Hears of every change, so that what is shown is fetched at once. */
+function useNews(link: string, isGoing: boolean): void {
+  useEffect(() => {
+    const { queryKey } = followedQuery(link);
+    const stream = new EventSource(addressOf('followRun', { link }));
+    const all = () => void queryClient.invalidateQueries({ queryKey });
+    // While it goes on only what happened is new; else another one may have begun.
+    const hear = () =>
+      void queryClient.invalidateQueries({
+        queryKey: isGoing ? [...queryKey, 'run-events'] : queryKey,
+      });
+    stream.addEventListener('change', hear);
+    stream.addEventListener(missedEvents, all);
+    // After a break nobody knows what was missed.
+    stream.addEventListener('open', all);
+    return () => stream.close();
+  }, [link, isGoing]);
+}
+
+function ByLink({ link }: { readonly link: string }) {
+  const followed = useQuery(followedQuery(link));
+  const { data, error } = followed;
+  const [isOver, setOver] = useState(false);
+  useNews(link, data?.run?.endedAt === null && !isOver);
+  if (error && !data) {
+    return <Failed message={messageOf(error)} onRetry={() => void followed.refetch()} />;
+  }
+  if (!data) return <Loading what="the stand" />;
+  if (!data.run) {
+    return (
+      <Empty title={`${data.choir} has not begun yet`}>
+        <Box>This screen begins by itself when it is led.</Box>
+      </Empty>
+    );
+  }
+  return <OneRun key={data.run.id} link={link} followed={data} run={data.run} onOver={setOver} />;
+}
+
+function OneRun({
+  link,
+  followed: { choir, accidentals, naming, mayStep },
+  run,
+  onOver,
+}: {
+  readonly link: string;
+  readonly followed: Followed;
+  readonly run: NonNullable<Followed['run']>;
+  readonly onOver: (isOver: boolean) => void;
+}) {
+  const news = useQuery(followedEventsQuery(link, run.id));
+  const isTold = news.data !== undefined;
+  const { endedAt, events } = isTold ? news.data : run;
+  const { id, head, startedAt } = run;
+  const shown = useMemo(
+    (): FollowedRun => ({ startedAt, head, events }),
+    [startedAt, head, events],
+  );
+  const writing = useMemo(() => ({ accidentals, naming }), [accidentals, naming]);
+  const isOver = endedAt !== null;
+  useEffect(() => onOver(isOver), [isOver, onOver]);
+  if (isOver) {
+    return (
+      <Empty title="It is over">
+        <Box>When it is led once more, this screen follows by itself.</Box>
+      </Empty>
+    );
+  }
+  return (
+    <FollowedStand
+      run={shown}
+      writing={writing}
+      touches={mayStep && <StepTouches link={link} run={id} />}
+    >
+      <Box>{choir}</Box>
+      <Box role="status">{news.error ? messageOf(news.error) : 'this screen follows'}</Box>
+    </FollowedStand>
+  );
+}
+
+/** What a screen may do that steps along. */
+function StepTouches({ link, run }: { readonly link: string; readonly run: string }) {
+  const step = useMutation({
+    mutationFn: (touch: (typeof steps)[number]) =>
+      call('stepRun', { params: { link, run }, body: { id: newId(), touch } }),
+    onSettled: () =>
+      queryClient.invalidateQueries({ queryKey: followedEventsQuery(link, run).queryKey }),
+  });
+  const [first, ...others] = steps;
+  return (
+    <Box px={{ base: '20px', md: '40px' }} pb="8px">
+      {step.error && (
+        <Box role="alert" color="sporeText" fontSize="18px">
+          {messageOf(step.error)}
+        </Box>
+      )}
+      <Flex gap="8px 22px" wrap="wrap" align="center">
+        <Box flex="1 1 300px">
+          <Area isMain onClick={() => step.mutate(first)}>
+            {alongWords[first]}
+          </Area>
+        </Box>
+        {others.map((touch) => (
+          <WordButton
+            key={touch}
+            minH="44px"
+            fontSize={{ base: '18px', md: '24px' }}
+            onClick={() => step.mutate(touch)}
+          >
+            {alongWords[touch]}
+          </WordButton>
+        ))}
+      </Flex>
+    </Box>
+  );
+}

@@ -1,0 +1,117 @@
+import { act, fireEvent, screen, waitFor } from '@testing-library/react';
+import type { Followed, SentAct } from '@wide-fern/contract';
+import { documentOf } from '@wide-fern/plan/testing';
+import { ids, plainNames, show, tidy } from '../../testing/page';
+import { Refusal, serve } from '../../testing/served';
+import FollowPage from './FollowPage';
+
+/** A stream that this browser has not: the tests say when something is told. */
+class Stream extends EventTarget {
+  static last: Stream | undefined;
+  readonly close = () => undefined;
+  constructor(readonly address: string) {
+    super();
+    Stream.last = this;
+  }
+}
+const tell = (what = 'change') =>
+  act(async () => {
+    Stream.last!.dispatchEvent(new Event(what));
+    await Promise.resolve();
+  });
+
+const head = {
+  ...{ startedAt: new Date().toISOString(), seconds: 900 },
+  document: documentOf('coat-off', 'slate-steps'),
+};
+const eventsOf = (...acts: readonly SentAct[]) =>
+  acts.map((one, n) => ({ id: `e${n}`, n, at: 1000 * n, act: one }));
+const opened = (segment: string): SentAct => ({ kind: 'opened', segment });
+const runOf = (id: string, ...acts: readonly SentAct[]): NonNullable<Followed['run']> => ({
+  ...{ id, startedAt: head.startedAt, endedAt: null, ledBy: '', head, events: eventsOf(...acts) },
+});
+const followed = (run: Followed['run'], mayStep = false): Followed => ({
+  ...{ choir: 'Quarry Lane Singers', timeZone: 'Europe/London', clock: '24', ...plainNames },
+  ...{ mayStep, run },
+});
+const title = () => screen.getByRole('heading', { level: 1 }).textContent;
+
+beforeEach(() => {
+  Object.assign(globalThis, { EventSource: Stream });
+});
+afterEach(tidy);
+
+describe('a screen that follows by a code', () => {
+  it('asks for the code, says when it is none, and lets another be typed', async () => {
+    serve({
+      openRunLink: () => {
+        throw new Refusal(404, 'not_found', 'It is not here.');
+      },
+    });
+    await show(<FollowPage />, { path: '/follow', pattern: '/follow' });
+    fireEvent.change(screen.getByLabelText('Code'), { target: { value: 'abcd efgh' } });
+    fireEvent.click(screen.getByRole('button', { name: 'Follow' }));
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    fireEvent.click(screen.getByRole('button', { name: 'Type another code' }));
+    expect(await screen.findByLabelText('Code')).toBeTruthy();
+  });
+
+  it('waits until it is begun, follows what happens, and waits again when it is over', async () => {
+    const server = serve({
+      openRunLink: () => ({ link: ids.one }),
+      showFollowed: () => followed(null),
+    });
+    await show(<FollowPage />, { path: '/follow#ABCD-EFGH', pattern: '/follow' });
+    expect(await screen.findByText('Quarry Lane Singers has not begun yet')).toBeTruthy();
+    let told = { endedAt: null as string | null, events: eventsOf(opened('coat-off')) };
+    server.answers = {
+      ...server.answers,
+      showFollowed: () => followed(runOf(ids.two, opened('coat-off'))),
+      showFollowedEvents: () => told,
+    };
+    await tell();
+    await screen.findByText('Coat off');
+    expect(screen.queryByRole('button', { name: 'Next' })).toBeNull();
+    told = { ...told, events: eventsOf(opened('coat-off'), opened('slate-steps')) };
+    await tell();
+    await screen.findByText('Slate steps');
+    expect(title()).toBe('Slate steps');
+    told = { endedAt: head.startedAt, events: told.events };
+    await tell();
+    expect(await screen.findByText('It is over')).toBeTruthy();
+    // Led once more, it is another run.
+    server.answers = {
+      ...server.answers,
+      showFollowed: () => followed(runOf(ids.choir, opened('slate-steps'))),
+      showFollowedEvents: () => ({ endedAt: null, events: eventsOf(opened('slate-steps')) }),
+    };
+    await tell();
+    await screen.findByText('Slate steps');
+  });
+
+  it('steps along where it may, and says what was refused', async () => {
+    const asked: string[] = [];
+    const server = serve({
+      openRunLink: () => ({ link: ids.one }),
+      showFollowed: () => followed(runOf(ids.two, opened('slate-steps')), true),
+      showFollowedEvents: () => ({ endedAt: null, events: eventsOf(opened('slate-steps')) }),
+      stepRun: ({ body }) => {
+        asked.push(body.touch);
+        return { done: true };
+      },
+    });
+    await show(<FollowPage />, { path: '/follow#ABCD-EFGH', pattern: '/follow' });
+    fireEvent.click(await screen.findByRole('button', { name: 'Next' }));
+    fireEvent.click(screen.getByRole('button', { name: 'Again' }));
+    await waitFor(() => expect(asked).toEqual(['next', 'again']));
+    server.answers = {
+      ...server.answers,
+      stepRun: () => {
+        throw new Refusal(403, 'not_allowed', 'You may not do that.');
+      },
+    };
+    fireEvent.click(screen.getByRole('button', { name: 'Back' }));
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(asked).toEqual(['next', 'again']);
+  });
+});
