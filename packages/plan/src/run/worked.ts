@@ -1,7 +1,10 @@
 import type { Purpose, RunState } from '@wide-fern/core';
 import type { EvaluatedPlan } from '../evaluate';
 
-/** The skills that were worked on in a run, those first that most was sung or done for. */
+/** What readies the body, and is no skill that a piece asks for. */
+const readying: ReadonlySet<Purpose> = new Set(['posture', 'loosening', 'settling']);
+
+/** The skills of singing that were worked on in a run, those first that most was sung or done for. */
 export function workedOn(
   { segments }: Pick<EvaluatedPlan, 'segments'>,
   { records }: Pick<RunState, 'records'>,
@@ -10,7 +13,8 @@ export function workedOn(
   for (const { id, singing } of records) {
     const exercise = segments.find(({ segment }) => segment.id === id)?.segment.exercise;
     for (const purpose of exercise?.purposes ?? []) {
-      if (singing > 0) seconds.set(purpose, (seconds.get(purpose) ?? 0) + singing);
+      if (singing > 0 && !readying.has(purpose))
+        seconds.set(purpose, (seconds.get(purpose) ?? 0) + singing);
     }
   }
   return [...seconds].sort(([, one], [, other]) => other - one).map(([purpose]) => purpose);

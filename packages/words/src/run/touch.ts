@@ -66,14 +66,14 @@ export const painWords = {
 } as const;
 
 /** What a screen may do that steps along, in words. */
-export const alongWords: Readonly<Record<(typeof steps)[number], string>> = {
-  next: 'Next',
-  back: 'Back',
-  again: 'Again',
-  on: 'On to the next exercise',
-  talk: 'Talking, or singing again',
-  pause: 'Pause, or go on',
-};
+export const alongWords = ({
+  isTalking,
+  isPaused,
+}: Pick<RunState, 'isTalking' | 'isPaused'>): Readonly<Record<(typeof steps)[number], string>> => ({
+  ...{ next: 'Next', back: 'Back', again: 'Again', on: 'On' },
+  talk: isTalking ? 'Singing again' : 'Talking',
+  pause: isPaused ? 'Go on' : 'Pause',
+});
 
 /** What a code for another screen is for. */
 export const linkUseWords: Readonly<Record<Exclude<LinkUse, 'sheet'>, string>> = {

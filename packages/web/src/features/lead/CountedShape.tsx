@@ -2,8 +2,8 @@ import { Flex } from '@chakra-ui/react';
 import { useEffect, useState } from 'react';
 import { color } from '../../ui/color';
 
-const size = 240;
-const middle = size / 2;
+const drawn = 240;
+const middle = drawn / 2;
 
 /** What a shape shows at one moment. */
 export interface Counted {
@@ -16,14 +16,17 @@ export interface Counted {
   readonly round: string;
 }
 
-/** What changes from frame to frame: plain elements, so that a frame costs little. */
-function Moving({
-  since,
-  at,
-}: {
+interface CountedShapeProps {
+  /** Seconds since it began; below 0 before it. */
   readonly since: () => number;
+  /** What is shown so many seconds after it began. */
   readonly at: (seconds: number) => Counted;
-}) {
+  /** How high and wide, in pixels. */
+  readonly size?: number;
+}
+
+/** What changes from frame to frame: plain elements, so that a frame costs little. */
+function Moving({ since, at, size = drawn }: CountedShapeProps) {
   const [seconds, setSeconds] = useState(since);
   useEffect(() => {
     let frame = requestAnimationFrame(function next() {
@@ -35,7 +38,7 @@ function Moving({
   const { level, count, word, round } = at(seconds);
   return (
     <>
-      <svg width={size} height={size} viewBox={`0 0 ${size} ${size}`} aria-hidden>
+      <svg width={size} height={size} viewBox={`0 0 ${drawn} ${drawn}`} aria-hidden>
         <circle
           {...{ cx: middle, cy: middle, r: middle - 3 }}
           fill="none"
@@ -58,16 +61,9 @@ function Moving({
 
 /**
  * What leads itself: one shape that fills, waits and empties, with its count.
- * @param since seconds since it began; below 0 before it
- * @param at what is shown so many seconds after it began
  */
-export function CountedShape({
-  since,
-  at,
-}: {
-  readonly since: () => number;
-  readonly at: (seconds: number) => Counted;
-}) {
+export function CountedShape(props: CountedShapeProps) {
+  const isSmall = props.size !== undefined && props.size < drawn;
   return (
     <Flex
       align="center"
@@ -75,15 +71,15 @@ export function CountedShape({
       wrap="wrap"
       css={{
         '& .count': {
-          fontSize: { base: '120px', md: '180px' },
+          fontSize: isSmall ? { base: '90px', md: '110px' } : { base: '120px', md: '180px' },
           fontWeight: 650,
           lineHeight: 1,
         },
-        '& .word': { fontSize: '40px', lineHeight: 1.25 },
+        '& .word': { fontSize: isSmall ? '28px' : '40px', lineHeight: 1.25 },
         '& .round': { fontSize: '28px', color: 'inkSoft' },
       }}
     >
-      <Moving {...{ since, at }} />
+      <Moving {...props} />
     </Flex>
   );
 }

@@ -10,6 +10,7 @@ import {
   queryClient,
 } from '@wide-fern/client';
 import { missedEvents, steps, type Followed } from '@wide-fern/contract';
+import type { RunState } from '@wide-fern/core';
 import { alongWords } from '@wide-fern/words';
 import { useEffect, useMemo, useState } from 'react';
 import { useLocation, useNavigate } from 'react-router';
@@ -164,7 +165,9 @@ function OneRun({
     <FollowedStand
       run={shown}
       writing={writing}
-      touches={mayStep && <StepTouches link={link} run={id} />}
+      {...(mayStep
+        ? { touches: (settled) => <StepTouches {...{ link, settled }} run={id} /> }
+        : {})}
     >
       <Box>{choir}</Box>
       <Box role="status">{news.error ? messageOf(news.error) : 'this screen follows'}</Box>
@@ -173,7 +176,15 @@ function OneRun({
 }
 
 /** What a screen may do that steps along. */
-function StepTouches({ link, run }: { readonly link: string; readonly run: string }) {
+function StepTouches({
+  link,
+  run,
+  settled,
+}: {
+  readonly link: string;
+  readonly run: string;
+  readonly settled: RunState;
+}) {
   const step = useMutation({
     mutationFn: (touch: (typeof steps)[number]) =>
       call('stepRun', { params: { link, run }, body: { id: newId(), touch } }),
@@ -181,6 +192,7 @@ function StepTouches({ link, run }: { readonly link: string; readonly run: strin
       queryClient.invalidateQueries({ queryKey: followedEventsQuery(link, run).queryKey }),
   });
   const [first, ...others] = steps;
+  const words = alongWords(settled);
   return (
     <Box px={{ base: '20px', md: '40px' }} pb="8px">
       {step.error && (
@@ -191,7 +203,7 @@ function StepTouches({ link, run }: { readonly link: string; readonly run: strin
       <Flex gap="8px 22px" wrap="wrap" align="center">
         <Box flex="1 1 300px">
           <Area isMain onClick={() => step.mutate(first)}>
-            {alongWords[first]}
+            {words[first]}
           </Area>
         </Box>
         {others.map((touch) => (
@@ -201,7 +213,7 @@ function StepTouches({ link, run }: { readonly link: string; readonly run: strin
             fontSize={{ base: '18px', md: '24px' }}
             onClick={() => step.mutate(touch)}
           >
-            {alongWords[touch]}
+            {words[touch]}
           </WordButton>
         ))}
       </Flex>

@@ -1,6 +1,6 @@
 import { Flex } from '@chakra-ui/react';
 import type { Run } from '@wide-fern/contract';
-import type { NoteWriting } from '@wide-fern/core';
+import type { NoteWriting, RunState } from '@wide-fern/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useSearchParams } from 'react-router';
 import { WordButton } from '../../ui/words';
@@ -28,7 +28,7 @@ export function FollowedStand({
   readonly run: FollowedRun;
   readonly writing: NoteWriting;
   /** What may be touched here, above the line of words. */
-  readonly touches?: ReactNode;
+  readonly touches?: (settled: RunState) => ReactNode;
   /** What stands in the line of words. */
   readonly children: ReactNode;
 }) {
@@ -58,7 +58,7 @@ export function FollowedStand({
       ) : (
         <OnStand {...shown} since={sinceKey} />
       )}
-      {!isForChoir && touches}
+      {!isForChoir && touches?.(settled)}
       <Flex
         px={{ base: '20px', md: '40px' }}
         pb="16px"

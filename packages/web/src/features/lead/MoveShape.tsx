@@ -18,5 +18,5 @@ export function MoveShape({
   readonly since: () => number;
 }) {
   const at = useCallback((seconds: number) => moveAt(segment, place, seconds), [segment, place]);
-  return <CountedShape {...{ since, at }} />;
+  return <CountedShape {...{ since, at }} size={160} />;
 }

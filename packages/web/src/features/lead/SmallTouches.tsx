@@ -7,6 +7,8 @@ import type { Panel } from './stand/touches';
 
 interface Small {
   readonly word: string;
+  /** Where the word alone does not say it. */
+  readonly label?: string;
   readonly act: () => void;
   readonly isOn: boolean;
   /** On a phone only among what is opened. */
@@ -52,7 +54,8 @@ export const SmallTouches = memo(function SmallTouches({
     { word: 'Score', act: () => onOpen('score'), isOn: canMove, isRare: true },
   ];
   const ofOthers = managing.map((how) => ({
-    word: capitalise(managedWords[how]),
+    word: how === 'all' ? capitalise(managedWords.all) : capitalise(how),
+    label: capitalise(managedWords[how]),
     act: () => onManaged(how),
     isOn: canAgain,
     isRare: true,
@@ -78,11 +81,12 @@ export const SmallTouches = memo(function SmallTouches({
   const size = { fontSize: { base: '18px', md: '20px', xl: '24px' }, minH: '44px' } as const;
   return (
     <Flex px={{ base: '20px', md: '40px' }} columnGap="22px" wrap="wrap" align="center">
-      {all.map(({ word, act, isOn, isRare }) => (
+      {all.map(({ word, label, act, isOn, isRare }) => (
         <WordButton
           key={word}
           {...size}
           display={{ base: isRare && !isMore ? 'none' : 'block', md: 'block' }}
+          aria-label={label}
           disabled={!isOn}
           onClick={act}
         >

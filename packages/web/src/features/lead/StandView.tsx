@@ -163,13 +163,13 @@ export const StandView = memo(function StandView({
           (key === null ? (
             <Box fontSize={{ base: '30px', md: '44px' }} lineHeight="1.25" mt={{ md: '24px' }}>
               {doing}
-              {present?.exercise.music.kind === 'body' && settled.key !== null && (
-                <MoveShape segment={present} place={settled.key} since={since} />
-              )}
               {step && (
-                <Box fontSize={{ base: '20px', md: '28px' }} color="inkSoft" mt="8px">
+                <Box fontSize={{ base: '20px', md: '28px' }} color="inkSoft" mb="12px">
                   {step}
                 </Box>
+              )}
+              {present?.exercise.music.kind === 'body' && settled.key !== null && (
+                <MoveShape segment={present} place={settled.key} since={since} />
               )}
             </Box>
           ) : (

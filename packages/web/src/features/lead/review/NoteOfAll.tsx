@@ -36,7 +36,9 @@ export function NoteOfAll({
           a note, if you wish
         </Field.Label>
         <Textarea
+          w="100%"
           bg="sheet"
+          borderWidth="1px"
           borderColor="inkSoft"
           borderRadius="3px"
           fontSize="18px"
