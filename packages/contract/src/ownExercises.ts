@@ -9,6 +9,8 @@ export const exerciseMarkSchema = z.object({
   favourite: z.boolean(),
   hidden: z.boolean(),
   note: z.string().trim().max(1000, 'At most 1000 characters.'),
+  /** What was learned by leading it counts from then on; all of it where nothing is said. */
+  learnedFrom: z.iso.datetime().optional(),
 });
 export type ExerciseMark = z.infer<typeof exerciseMarkSchema>;
 

@@ -111,6 +111,8 @@ export const ledOnceSchema = z.object({
   singing: seconds,
   /** What was planned of that. */
   planned: seconds,
+  /** Parts that strained, each in the lowest key it did; readers are not told. */
+  strained: z.array(z.object({ part: z.string(), tonic: midiNote })),
 });
 export type LedOnce = z.infer<typeof ledOnceSchema>;
 

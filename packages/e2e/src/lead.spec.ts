@@ -304,6 +304,7 @@ test('a screen without an account follows by a code read aloud, and steps along 
   const context = await browser.newContext({ viewport: { width: 390, height: 844 } });
   const phone = await context.newPage();
   await phone.goto('/follow');
+  await expect(heading(phone)).toHaveText('Follow a warm-up');
   await expectAccessible(phone);
   await phone.getByLabel('Code').fill(` ${code.toLowerCase().replace('-', ' ')}`);
   await phone.getByRole('button', { name: 'Follow' }).click();

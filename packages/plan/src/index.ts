@@ -27,6 +27,7 @@ export * from './run/simulated';
 export * from './run/worked';
 export * from './evaluate';
 export * from './figures';
+export * from './givenUp';
 export * from './firstSteps';
 export * from './itemTime';
 export * from './warmUpBefore';

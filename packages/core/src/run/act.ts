@@ -21,6 +21,9 @@ export interface LedSegment {
   readonly after: Seconds;
 }
 
+/** What is marked of a part that strained. */
+export const strainedWord = 'strained';
+
 /** How many managed it. */
 export const managing = ['all', 'most', 'few'] as const;
 export type Managing = (typeof managing)[number];

@@ -3,3 +3,4 @@ export * from './controls';
 export * from './next';
 export * from './state';
 export * from './rest';
+export * from './givenUp';

@@ -28,6 +28,8 @@ export interface Marked {
   readonly word: string;
   /** The key it was said in; null before the first. */
   readonly key: number | null;
+  /** As that key sounded then. */
+  readonly tonic: MidiNote | null;
 }
 
 /** What really happened of a segment: its time by what it was spent on, and what was sung. */
@@ -143,7 +145,8 @@ class Fold {
     } else if (id === undefined && this.isOver) this.notes.push(act.word);
     else {
       const key = id === open && !this.isOver ? this.key : null;
-      draft?.marks.push({ part: act.part, word: act.word, key });
+      const tonic = key === null ? null : (draft?.keys.at(-1)?.tonic ?? null);
+      draft?.marks.push({ part: act.part, word: act.word, key, tonic });
     }
   }
 

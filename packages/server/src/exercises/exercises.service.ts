@@ -54,7 +54,10 @@ export async function showExercises(em: EntityManager, choir: Choir): Promise<Ch
   return {
     own: own.map(asView),
     marks: Object.fromEntries(
-      marks.map(({ code, favourite, hidden, note }) => [code, { favourite, hidden, note }]),
+      marks.map(({ code, favourite, hidden, note, learnedFrom }) => [
+        code,
+        { favourite, hidden, note, ...(learnedFrom && { learnedFrom: learnedFrom.toISOString() }) },
+      ]),
     ),
     lastUsed: await lastUsed(em, choir),
   };
@@ -200,10 +203,15 @@ export async function markExercise(
   if (!builtInIds.has(code)) await findOwn(em, choir, code);
   // One statement, so that two who mark at once both come through.
   await em.execute(
-    `insert into exercise_mark (id, choir_id, code, favourite, hidden, note) values (?, ?, ?, ?, ?, ?)
+    `insert into exercise_mark (id, choir_id, code, favourite, hidden, note, learned_from)
+     values (?, ?, ?, ?, ?, ?, ?)
      on conflict (choir_id, code)
-     do update set favourite = excluded.favourite, hidden = excluded.hidden, note = excluded.note`,
-    [randomUUID(), choir.id, code, mark.favourite, mark.hidden, mark.note],
+     do update set favourite = excluded.favourite, hidden = excluded.hidden, note = excluded.note,
+                   learned_from = excluded.learned_from`,
+    [
+      ...[randomUUID(), choir.id, code, mark.favourite, mark.hidden, mark.note],
+      mark.learnedFrom ?? null,
+    ],
   );
   return mark;
 }

@@ -1,6 +1,6 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { LedOnce as LedOnceView, SentEvent } from '@wide-fern/contract';
-import { ledSeconds } from '@wide-fern/core';
+import { ledSeconds, strainedIn } from '@wide-fern/core';
 import { ledPlan, planNow, runAt, upcastStored } from '@wide-fern/plan';
 import type { Choir } from '../db/entities/choir';
 import { LedOnce, type Run } from '../db/entities/run';
@@ -40,18 +40,23 @@ export async function keepLedOnce(
       top: tonics.length > 0 ? Math.max(...tonics) : null,
       managed: managed.at(-1) ?? null,
       planned: planned.keys.reduce((sum, { span }) => sum + span, 0),
+      strained: strainedIn(record),
     });
   }
 }
 
 /** What the exercises of a choir took when they were led, the latest first. */
-export async function listLedOnce(em: EntityManager, choir: Choir): Promise<LedOnceView[]> {
+export async function listLedOnce(
+  em: EntityManager,
+  choir: Choir,
+  { seesPersons }: { readonly seesPersons: boolean },
+): Promise<LedOnceView[]> {
   const found = await em.find(
     LedOnce,
     { choir },
     { orderBy: { ledAt: 'desc', run: 'asc', place: 'asc' }, limit: most },
   );
-  return found.map(({ exercise, ledAt, talk, coach, after, singing, planned }) => ({
+  return found.map(({ exercise, ledAt, talk, coach, after, singing, planned, strained }) => ({
     exercise,
     ledAt: ledAt.toISOString(),
     talk: Number(talk),
@@ -59,5 +64,6 @@ export async function listLedOnce(em: EntityManager, choir: Choir): Promise<LedO
     after: Number(after),
     singing: Number(singing),
     planned: Number(planned),
+    strained: seesPersons ? strained : [],
   }));
 }

@@ -27,7 +27,9 @@ export const runRoutes: readonly Route[] = [
     const found = await showRunEvents(em, { choir, evening, item: params.item }, params.run);
     return seesPersons(role) ? found : { ...found, events: discreetEvents(found.events) };
   }),
-  endpoint('listLedOnce', ({ em, choir }) => listLedOnce(em, choir)),
+  endpoint('listLedOnce', ({ em, choir, role }) =>
+    listLedOnce(em, choir, { seesPersons: seesPersons(role) }),
+  ),
   endpoint('showLogbook', ({ em, choir, query }) => showLogbook(em, choir, query.weeks)),
   endpoint('sendRun', async ({ em, choir, account, params, body }) => {
     const evening = await findEvening(em, choir, params.evening);

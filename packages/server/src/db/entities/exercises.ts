@@ -48,6 +48,8 @@ export const ExerciseMark = defineEntity({
     favourite: p.boolean(),
     hidden: p.boolean(),
     note: p.string().length(1000),
+    /** What was learned by leading it before counts no more. */
+    learnedFrom: p.datetime().nullable(),
   },
 });
 export type ExerciseMark = InferEntity<typeof ExerciseMark>;

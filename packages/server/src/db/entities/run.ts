@@ -1,6 +1,6 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
 import type { RunHead, SentAct } from '@wide-fern/contract';
-import type { Managing, Phase, Purpose } from '@wide-fern/core';
+import type { Managing, Phase, Purpose, Strained } from '@wide-fern/core';
 import { Account } from './account';
 import { Choir } from './choir';
 import { createdColumn } from './columns';
@@ -55,6 +55,7 @@ export const LedOnce = defineEntity({
     after: p.double(),
     singing: p.double(),
     planned: p.double(),
+    strained: p.json<Strained[]>().default([]),
   },
 });
 export type LedOnce = InferEntity<typeof LedOnce>;

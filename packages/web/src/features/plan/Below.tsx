@@ -6,15 +6,16 @@ import type { Clock } from '@wide-fern/words';
 import { lazy, Suspense, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
 import type { BenchActions } from './bench/actions';
-import { Learned } from './bench/Learned';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
+import { lazily } from '../../ui/lazily';
 import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
 import type { Opened, PlanDoing } from './model/usePlanActs';
 import type { Behind } from './model/useBehind';
 import { Away } from './Away';
 
+const Learned = lazily(() => import('./bench/Learned'));
 /** The bench comes right behind the page: what is drawn to scale stands first. */
 const bench = import('./bench/Bench');
 const Bench = lazy(() => bench.then((it) => ({ default: it.Bench })));
@@ -184,10 +185,13 @@ export function Below({
               width={width}
               hearing={hearing}
               learned={
-                <Learned
-                  segment={evaluated.segment}
-                  choose={mayEdit ? actions.choose : undefined}
-                />
+                <Suspense fallback={null}>
+                  <Learned
+                    segment={evaluated.segment}
+                    tonight={plan.document.tonight}
+                    choose={mayEdit ? actions.choose : undefined}
+                  />
+                </Suspense>
               }
               actions={benchActions(actions, setOpen)}
               together={

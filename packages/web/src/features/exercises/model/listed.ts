@@ -1,3 +1,4 @@
+import { noMark } from '../../../here/marking';
 import type { ChoirExercises, Exercise, ExerciseMark } from '@wide-fern/contract';
 import {
   type Section,
@@ -19,8 +20,6 @@ export interface Listed extends Choosable {
   readonly mark: ExerciseMark;
   readonly seconds: Seconds;
 }
-
-const noMark: ExerciseMark = { favourite: false, hidden: false, note: '' };
 
 /** What depends on the exercise alone is worked out once, however often the list is made; its words when somebody first searches. */
 const lengths = new WeakMap<Exercise, Seconds>();

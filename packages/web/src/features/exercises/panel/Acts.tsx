@@ -2,9 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useState } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf } from '@wide-fern/client';
+import { useMarking } from '../../../here/marking';
 import { useHere } from '../../../here/session';
 import { WordButton, WordLink } from '../../../ui/words';
-import { useMarking, useThrowingAway } from '../model/changes';
+import { useThrowingAway } from '../model/changes';
 import type { Listed } from '../model/listed';
 
 /** What can be done with an exercise as a whole. */

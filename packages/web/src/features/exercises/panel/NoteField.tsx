@@ -4,7 +4,7 @@ import { bySchema, keptOnDevice, messageOf } from '@wide-fern/client';
 import { z } from '@wide-fern/contract';
 import { useHere } from '../../../here/session';
 import { Label } from '../../../ui/words';
-import { useMarking } from '../model/changes';
+import { useMarking } from '../../../here/marking';
 import type { Listed } from '../model/listed';
 
 /** Stored this long after the last letter. */
