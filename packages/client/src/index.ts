@@ -15,6 +15,7 @@ export * from './presence/presence';
 export * from './queries';
 export * from './run/keptRun';
 export * from './run/leadRun';
+export * from './run/rehearseRun';
 export * from './run/leftRuns';
 export * from './workers/open';
 export * from './workers/within';

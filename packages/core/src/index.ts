@@ -20,6 +20,7 @@ export * from './plan';
 export * from './planner';
 export * from './load';
 export * from './sure';
+export * from './playing/answering';
 export * from './playing/given';
 export * from './playing/moved';
 export * from './playing/openings';

@@ -23,6 +23,7 @@ export * from './run/late';
 export * from './run/led';
 export * from './run/managed';
 export * from './run/now';
+export * from './run/rehearsed';
 export * from './run/simulated';
 export * from './run/worked';
 export * from './evaluate';

@@ -52,6 +52,7 @@ export * from './logbook/sentence';
 export * from './run/counted';
 export * from './run/happened';
 export * from './run/here';
+export * from './run/rehearsed';
 export * from './run/review';
 export * from './run/sound';
 export * from './run/late';

@@ -138,6 +138,10 @@ export const router = createBrowserRouter([
           },
           { path: '/evenings/:evening/lead/:item', lazy: page(leading) },
           {
+            path: '/evenings/:evening/rehearse/:item',
+            lazy: page(() => import('../features/lead/RehearsePage')),
+          },
+          {
             path: '/evenings/:evening/led/:item',
             lazy: page(() => import('../features/lead/LedPage')),
           },

@@ -254,6 +254,9 @@ function Ready({
         <WordLink to={back} minH="44px">
           back to the plan
         </WordLink>
+        <WordLink to={`/evenings/${place.evening}/rehearse/${place.item}`} minH="44px">
+          rehearse it with a simulated choir
+        </WordLink>
       </Flex>
     </Box>
   );

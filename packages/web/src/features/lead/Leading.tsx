@@ -1,22 +1,12 @@
-import { Box, Flex } from '@chakra-ui/react';
-import { isEnded, type KeptRun, type PlanPlace } from '@wide-fern/client';
-import { sentInWords, touchWords } from '@wide-fern/words';
-import { lazy, Suspense, useCallback, useEffect, useState } from 'react';
-import { useStore } from 'zustand';
+import { Box } from '@chakra-ui/react';
+import type { KeptRun, PlanPlace } from '@wide-fern/client';
+import { lazy, Suspense, useEffect } from 'react';
 import { useHere } from '../../here/session';
 import { Loading } from '../../ui/states';
 import { Area } from './Area';
-import { LargeTouches } from './LargeTouches';
-import { OnStand } from './OnStand';
-import { fetchNoticed, OpenedPanel, type Opened } from './OpenedPanel';
-import { SmallTouches } from './SmallTouches';
-import { useAwake, useElapsed, useLead } from './useLead';
-import { useShown } from './useShown';
-import type { Command, Panel } from './stand/touches';
-import { useControls } from './controls/useControls';
-import { useStandSettings } from './stand/standSettings';
-import { useSounds } from './sound/useSounds';
-import { useTouches } from './useTouches';
+import { LedStand } from './LedStand';
+import { fetchNoticed } from './OpenedPanel';
+import { useLead } from './useLead';
 
 const review = () => import('./Review');
 /** Not needed until the end, and there by then: it is fetched when the stand stands. */
@@ -38,7 +28,7 @@ function Over({ onLeave }: { readonly onLeave: () => void }) {
   );
 }
 
-/** A run that is led: the stand, and what can be touched. */
+/** A run that is led: the stand, and afterwards what happened. */
 export function Leading({
   place,
   begun,
@@ -48,11 +38,8 @@ export function Leading({
   readonly begun: KeptRun;
   readonly onLeave: () => void;
 }) {
-  const { account, choir } = useHere();
+  const { account } = useHere();
   const lead = useLead(account.id, place, begun);
-  const { run, sent, isKept } = useStore(lead.store);
-  const now = useElapsed(lead);
-  useAwake();
   useEffect(() => {
     const timer = setTimeout(() => {
       fetchNoticed();
@@ -60,61 +47,14 @@ export function Leading({
     }, behind);
     return () => clearTimeout(timer);
   }, []);
-  const shown = useShown(run, now, choir.writing);
-  const { led, settled, plan, state } = shown;
-  const [opened, setOpened] = useState<Opened>();
-  const open = useCallback(
-    (which: Panel) => setOpened((was) => (was === which ? undefined : which)),
-    [],
-  );
-  const [settings, changeSettings] = useStandSettings(account.id);
-  const sounds = useSounds(lead, led, settings);
-  const { touch, undo, managed, since, shortcuts } = useTouches(lead, led, sounds, settings, open);
-  const bind = useCallback(
-    (control: string, command: Command) =>
-      changeSettings({ bound: { ...settings.bound, [control]: command } }),
-    [settings.bound, changeSettings],
-  );
-  const controls = useControls(settings, shortcuts, bind);
-
-  if (isEnded(run)) {
-    return (
-      <Suspense fallback={<Loading what="what happened" />}>
-        <Review {...{ place, lead, plan, onLeave }} state={settled} />
-      </Suspense>
-    );
-  }
-  const { main, canAgain, canMove } = touchWords(settled, plan);
   return (
-    <Flex direction="column" h="100dvh" bg="paper" color="ink" overflow="hidden">
-      <OnStand {...shown} since={since} />
-      <OpenedPanel
-        {...{ opened, place, plan, settled, state, lead, touch, managed }}
-        {...{ sounds, controls, shortcuts }}
-        settings={settings}
-        writing={choir.writing}
-        isPitched={canMove}
-        onOpened={setOpened}
-        onSettings={changeSettings}
-      />
-      <SmallTouches
-        isOpen={settled.open >= 0}
-        isTalking={settled.isTalking}
-        isPaused={settled.isPaused}
-        isHeld={settled.isHeld}
-        {...{ canAgain, canMove }}
-        onTouch={touch}
-        onManaged={managed}
-        onUndo={undo}
-        onGive={sounds.give}
-        onOpen={open}
-        said={sounds.failed || sentInWords(sent.kind, isKept)}
-      />
-      <LargeTouches
-        {...{ main, canAgain, canMove }}
-        canGoOn={settled.open + 1 < settled.segments.length}
-        onTouch={touch}
-      />
-    </Flex>
+    <LedStand
+      {...{ place, lead }}
+      over={({ plan, settled }) => (
+        <Suspense fallback={<Loading what="what happened" />}>
+          <Review {...{ place, lead, plan, onLeave }} state={settled} />
+        </Suspense>
+      )}
+    />
   );
 }

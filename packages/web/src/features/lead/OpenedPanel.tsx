@@ -51,6 +51,7 @@ export function OpenedPanel({
   settings,
   writing,
   isPitched,
+  isRehearsed,
   onSettings,
 }: {
   readonly opened: Opened;
@@ -68,6 +69,8 @@ export function OpenedPanel({
   readonly settings: StandSettings;
   readonly writing: NoteWriting;
   readonly isPitched: boolean;
+  /** Then nothing of it reaches the choir's data. */
+  readonly isRehearsed: boolean;
   readonly onSettings: (more: Partial<StandSettings>) => void;
 }) {
   const onClose = () => onOpened(undefined);
@@ -105,18 +108,20 @@ export function OpenedPanel({
           />
         </Suspense>
       )}
-      <OtherDevice {...{ place, lead }} />
+      {!isRehearsed && <OtherDevice {...{ place, lead }} />}
       <Suspense fallback={null}>
-        <WhoOnStand
-          {...{ place, settled, onClose }}
-          document={plan.document}
-          isOpen={opened === 'who'}
-          onTake={lead.note}
-        />
+        {!isRehearsed && (
+          <WhoOnStand
+            {...{ place, settled, onClose }}
+            document={plan.document}
+            isOpen={opened === 'who'}
+            onTake={lead.note}
+          />
+        )}
         {opened === 'sound' && (
           <SoundPanel {...{ sounds, settings, isPitched, onClose }} onChange={onSettings} />
         )}
-        {opened === 'screens' && <ScreensPanel {...{ place, onClose }} />}
+        {opened === 'screens' && !isRehearsed && <ScreensPanel {...{ place, onClose }} />}
         {opened === 'score' && <ScorePanel {...{ plan, settled, writing, onClose }} />}
         {opened === 'controls' && (
           <ControlsPanel {...{ shortcuts, settings, controls, onClose }} onChange={onSettings} />

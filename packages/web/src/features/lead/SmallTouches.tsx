@@ -17,6 +17,7 @@ interface Small {
 
 /** What is touched more rarely, in words. */
 export const SmallTouches = memo(function SmallTouches({
+  isRehearsed,
   isOpen,
   isTalking,
   isPaused,
@@ -30,6 +31,7 @@ export const SmallTouches = memo(function SmallTouches({
   onOpen,
   said,
 }: {
+  readonly isRehearsed: boolean;
   /** Whether an exercise is open. */
   readonly isOpen: boolean;
   readonly isTalking: boolean;
@@ -60,6 +62,10 @@ export const SmallTouches = memo(function SmallTouches({
     isOn: canAgain,
     isRare: true,
   }));
+  const ofChoir: readonly Small[] = [
+    { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
+    { word: 'Screens', act: () => onOpen('screens'), isOn: true, isRare: true },
+  ];
   const all: readonly Small[] = [
     { word: 'Back', act: touch('back'), isOn: isOpen },
     { word: 'Undo', act: onUndo, isOn: isOpen },
@@ -73,14 +79,13 @@ export const SmallTouches = memo(function SmallTouches({
     { word: isPaused ? 'Go on' : 'Pause', act: touch('pause'), isOn: isOpen, isRare: true },
     ...(canMove || !canAgain ? ofKeys : ofOthers),
     { word: 'Sound', act: () => onOpen('sound'), isOn: isOpen, isRare: true },
-    { word: 'Who is here', act: () => onOpen('who'), isOn: true, isRare: true },
-    { word: 'Screens', act: () => onOpen('screens'), isOn: true, isRare: true },
+    ...(isRehearsed ? [] : ofChoir),
     { word: 'Keys', act: () => onOpen('controls'), isOn: true, isRare: true },
     { word: 'End', act: touch('stop'), isOn: true, isRare: true },
   ];
   const size = { fontSize: { base: '18px', md: '20px', xl: '24px' }, minH: '44px' } as const;
   return (
-    <Flex px={{ base: '20px', md: '40px' }} columnGap="22px" wrap="wrap" align="center">
+    <Flex px={{ base: '20px', md: '40px' }} columnGap="18px" wrap="wrap" align="center">
       {all.map(({ word, label, act, isOn, isRare }) => (
         <WordButton
           key={word}

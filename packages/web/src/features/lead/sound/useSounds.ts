@@ -1,6 +1,14 @@
 import type { RunLead } from '@wide-fern/client';
-import { atLoudness, givenKey, isLasting, type Giving } from '@wide-fern/core';
-import { givenNow, planNow, runAt, type LedPlan } from '@wide-fern/plan';
+import type { SentEvent } from '@wide-fern/contract';
+import {
+  atLoudness,
+  givenKey,
+  isLasting,
+  type Giving,
+  type Programme,
+  type RunState,
+} from '@wide-fern/core';
+import { givenNow, planNow, runAt, type EvaluatedPlan, type LedPlan } from '@wide-fern/plan';
 import { useCallback, useEffect, useMemo, useRef, useState } from 'react';
 import { shareOf, type StandSettings } from '../stand/standSettings';
 
@@ -23,8 +31,24 @@ export interface Sounds {
 /** A click that says a touch was taken. */
 const click = { ...{ at: 0, seconds: 0.03, voice: 'count', midi: 84 }, loudness: 0.25 };
 
-/** Sounds of the run as it is at that moment, on the audio clock; one at a time. */
-export function useSounds(lead: RunLead, led: LedPlan, settings: StandSettings): Sounds {
+/** What becomes of what is sung in the present key, where somebody answers who may slip. */
+export type Answered = (
+  heard: Programme,
+  plan: EvaluatedPlan,
+  at: RunState,
+  events: readonly SentEvent[],
+) => Programme;
+
+/**
+ * Sounds of the run as it is at that moment, on the audio clock; one at a time.
+ * @param answered a choir that sings every key by itself
+ */
+export function useSounds(
+  lead: RunLead,
+  led: LedPlan,
+  settings: StandSettings,
+  answered?: Answered,
+): Sounds {
   const playing = useRef<{ readonly stop: () => void }>(undefined);
   /** Which one was asked for last: what is still being made ready for another gives way. */
   const asked = useRef(0);
@@ -48,7 +72,8 @@ export function useSounds(lead: RunLead, led: LedPlan, settings: StandSettings):
       const one = plan.segments.find(({ segment }) => segment.id === open);
       if (!one) return;
       const { sections } = plan.document.tonight;
-      const heard = givenKey(givenNow(one, sections, at), how);
+      const given = givenKey(givenNow(one, sections, at), how);
+      const heard = answered && how === 'pattern' ? answered(given, plan, at, events) : given;
       silence();
       if (heard.sounded.length === 0) return;
       const mine = asked.current;
@@ -62,7 +87,7 @@ export function useSounds(lead: RunLead, led: LedPlan, settings: StandSettings):
       };
       play().catch((error: unknown) => setFailed(error instanceof Error ? error.message : ''));
     },
-    [lead, led, share, silence],
+    [lead, led, share, silence, answered],
   );
   const give = useCallback(
     (how: Giving) => {
@@ -79,9 +104,10 @@ export function useSounds(lead: RunLead, led: LedPlan, settings: StandSettings):
   }, [silence]);
   const { withKey, answer: answering } = settings;
   const keyChanged = useCallback(() => {
-    if (lasting === 'drone') sound('drone');
+    if (answered) sound('pattern');
+    else if (lasting === 'drone') sound('drone');
     else if (lasting === undefined && withKey !== 'nothing') sound(withKey);
-  }, [lasting, withKey, sound]);
+  }, [lasting, withKey, sound, answered]);
   const answer = useCallback(() => {
     if (answering === 'vibration') navigator.vibrate?.(12);
     if (answering !== 'click') return;
