@@ -3,6 +3,7 @@ export * from './compare';
 export * from './coolingDown';
 export * from './document/document';
 export * from './document/planFile';
+export * from './document/withoutPersons';
 export * from './document/same';
 export * from './document/upcast';
 export * from './edit/between';

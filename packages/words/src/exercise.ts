@@ -12,7 +12,7 @@ import {
   type Searchable,
 } from '@wide-fern/core';
 import { forbiddenInWords } from './agenda';
-import { choiceInWords, listInWords } from './counting';
+import { capitalise, choiceInWords, counted, listInWords } from './counting';
 import { kindWords } from './labels';
 
 /** The words of one repetition: syllables joined, what is sung again and again said once; what takes turns side by side. */
@@ -89,3 +89,7 @@ export function understoodInWords(asked: readonly Asked[]): string {
   });
   return said.join('; ');
 }
+
+/** «Two exercises came along that were not here.» */
+export const broughtInWords = (count: number): string =>
+  `${capitalise(counted(count, 'exercise', 'exercises'))} came along that ${count === 1 ? 'was' : 'were'} not here.`;

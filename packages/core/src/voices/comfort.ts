@@ -15,7 +15,7 @@ export interface SectionComfort {
 }
 
 /** The share of a section that has to be comfortable on a note, unless the choir says otherwise. */
-const usualShare = 0.85;
+export const usualShare = 0.85;
 
 interface Run {
   readonly range: PitchRange;

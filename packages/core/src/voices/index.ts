@@ -1,5 +1,6 @@
 export * from './arrangements';
 export * from './comfort';
+export * from './discreet';
 export * from './condition';
 export * from './lightRegister';
 export * from './limits';

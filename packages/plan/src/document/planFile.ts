@@ -1,12 +1,34 @@
-import type { PlanDocument } from '@wide-fern/contract';
+import type { Exercise, PlanDocument } from '@wide-fern/contract';
+import { arrangements, usualShare, type ChoirPart } from '@wide-fern/core';
 import { readDocument } from './upcast';
+import { withoutPersons } from './withoutPersons';
 
 /** What a file with a plan begins with. */
 const format = 'wide-fern warm-up';
 
-/** A plan as a JSON file: nothing of it is left out, and no person is in it. */
-export const writePlanFile = (name: string, document: PlanDocument): string =>
-  `${JSON.stringify({ format, name, document }, null, 2)}\n`;
+/** Who stands in for sections that would tell of persons: the parts of every usual set, by their ids. */
+const usualParts: readonly ChoirPart[] = arrangements.flatMap(({ parts }) => parts);
+
+/**
+ * A plan as a JSON file, with all its exercises, for another installation or for another time. No person is
+ * in it: where fewer than three sing, what the part usually sings stands there.
+ */
+export const writePlanFile = (name: string, document: PlanDocument): string => {
+  const told = withoutPersons(document, usualParts, { share: usualShare });
+  return `${JSON.stringify({ format, name, document: told }, null, 2)}\n`;
+};
+
+/** The exercises of a plan that are not among those that are known, each once: they are brought along. */
+export function broughtAlong(
+  { segments }: Pick<PlanDocument, 'segments'>,
+  isKnown: (id: string) => boolean,
+): Exercise[] {
+  const found = new Map<string, Exercise>();
+  for (const { exercise } of segments) {
+    if (!isKnown(exercise.id)) found.set(exercise.id, exercise);
+  }
+  return [...found.values()];
+}
 
 /** What was found in such a file, or in words for a person why nothing is. */
 export type ReadPlanFile =

@@ -2,7 +2,7 @@ import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
 import type { SavePlan } from '@wide-fern/contract';
-import { choose, emptyDocument, performAll, takeOut } from '@wide-fern/plan';
+import { choose, emptyDocument, performAll, takeOut, writePlanFile } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { eveningFor } from '../../testing/evening';
 import { ids, show, tidy } from '../../testing/page';
@@ -419,6 +419,42 @@ describe('plans that are kept', () => {
     fireEvent.click(within(list).getAllByRole('button', { name: 'throw away' })[1]!);
     fireEvent.click(within(list).getByRole('button', { name: 'yes, throw “Short and high” away' }));
     await waitFor(() => expect(within(list).queryByText('Short and high')).toBeNull());
+  });
+
+  it('is read from a file, and brings along the exercises that are not here', async () => {
+    const theirs = documentOf('pulley');
+    const [segment] = theirs.segments;
+    const exercise = { ...segment!.exercise, id: 'their-own', name: 'Their own' };
+    const handed = {
+      ...theirs,
+      segments: [...theirs.segments, { ...segment!, id: 'x', exercise }],
+    };
+    const stored: string[] = [];
+    serve({
+      listPlanVersions: () => ({ items: [], next: null }),
+      listKeptPlans: () => [],
+      showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
+      keepPlan: ({ body }) => ({
+        ...{ id: ids.two, name: body.name, keptBy: '', exercises: [] },
+        keptAt: '2026-12-01T19:12:00.000Z',
+      }),
+      storeExercises: ({ body }) => {
+        stored.push(...body.exercises.map(({ id }) => id));
+        return { stored: body.exercises, alike: [] };
+      },
+    });
+    await view(emptyDocument(tonight));
+    fireEvent.click(await screen.findByRole('button', { name: 'begin from a plan that is kept' }));
+    const written = writePlanFile('From afar', handed);
+    // This browser's files cannot say what is in them.
+    const file = Object.assign(new File([written], 'plan.json'), {
+      text: () => Promise.resolve(written),
+    });
+    fireEvent.change(await screen.findByLabelText('A file with a warm-up'), {
+      target: { files: [file] },
+    });
+    expect(await screen.findByText(/Kept as “From afar”\..*One exercise came along/)).toBeTruthy();
+    expect(stored).toEqual(['their-own']);
   });
 });
 

@@ -2,17 +2,26 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import {
   call,
+  exercisesQuery,
   keptPlanQuery,
   keptPlansQuery,
   messageOf,
   queryClient,
+  storeExercises,
   type PlanPlace,
   type PlanStore,
 } from '@wide-fern/client';
-import { keepPlanSchema, type Evening, type KeepPlan, type KeptPlan } from '@wide-fern/contract';
-import { readPlanFile } from '@wide-fern/plan';
-import { counted, momentInWords } from '@wide-fern/words';
+import {
+  keepPlanSchema,
+  type Evening,
+  type KeepPlan,
+  type KeptPlan,
+  type PlanDocument,
+} from '@wide-fern/contract';
+import { broughtAlong, readPlanFile } from '@wide-fern/plan';
+import { broughtInWords, counted, momentInWords } from '@wide-fern/words';
 import { useRef, useState } from 'react';
+import { builtInQuery } from '../../../here/builtIn';
 import { useHere } from '../../../here/session';
 import { FormField } from '../../../ui/FormField';
 import { QuietButton } from '../../../ui/MainButton';
@@ -73,6 +82,18 @@ function KeepThis({ store, place: { choir } }: Kept) {
       await queryClient.invalidateQueries({ queryKey: keptPlansQuery(choir).queryKey });
     },
   });
+  const [brought, setBrought] = useState(0);
+  // Exercises of another choir's own come along, so that they can be chosen here too.
+  const bring = useMutation({
+    mutationFn: async (document: PlanDocument) => {
+      const builtIn = await queryClient.ensureQueryData(builtInQuery);
+      const { own } = await queryClient.ensureQueryData(exercisesQuery(choir));
+      const here = new Set([...builtIn, ...own].map(({ id }) => id));
+      const missing = broughtAlong(document, (id) => here.has(id));
+      return missing.length === 0 ? undefined : storeExercises(choir, missing);
+    },
+    onSuccess: (done) => setBrought(done?.stored.length ?? 0),
+  });
   const send = () => {
     const checked = keepPlanSchema.shape.name.safeParse(name);
     setWrong(checked.success ? undefined : checked.error.issues[0]?.message);
@@ -83,8 +104,15 @@ function KeepThis({ store, place: { choir } }: Kept) {
     if (!chosen) return;
     const found = readPlanFile(await chosen.text());
     setWrong(found.kind === 'refused' ? found.why : undefined);
-    if (found.kind === 'plan') keep.mutate({ name: found.name, document: found.document });
+    if (found.kind === 'plan') {
+      setBrought(0);
+      keep.mutate(
+        { name: found.name, document: found.document },
+        { onSuccess: () => bring.mutate(found.document) },
+      );
+    }
   };
+  const error = keep.error ?? bring.error;
   return (
     <Flex
       as="form"
@@ -102,7 +130,7 @@ function KeepThis({ store, place: { choir } }: Kept) {
           label="Keep this plan as"
           size="sm"
           value={name}
-          error={wrong ?? (keep.error ? messageOf(keep.error) : undefined)}
+          error={wrong ?? (error ? messageOf(error) : undefined)}
           onChange={(event) => setName(event.currentTarget.value)}
         />
       </Box>
@@ -125,6 +153,7 @@ function KeepThis({ store, place: { choir } }: Kept) {
       />
       <Box role="status" fontSize="13px">
         {keep.isSuccess && name === '' && `Kept as “${keep.data.name}”.`}
+        {brought > 0 && ` ${broughtInWords(brought)}`}
       </Box>
     </Flex>
   );
