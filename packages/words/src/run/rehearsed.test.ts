@@ -14,9 +14,9 @@ describe('what came of a rehearsal', () => {
       'Talk: 2:05, planned 2:00',
       'Keys and steps: 40 of 40; two were done again',
       'Slips: 3, something was done about all',
-      'Not said what it is for: nowhere',
-      'Not said the cue: nowhere',
-      'Not shown where to breathe: nowhere',
+      'Purpose not said: nowhere',
+      'Cue not said: nowhere',
+      'Breath not said: nowhere',
     ]);
   });
   it('says what went well, whatever else', () => {
@@ -27,7 +27,7 @@ describe('what came of a rehearsal', () => {
     );
   });
   it.each<[string, Partial<Rehearsed>]>([
-    ['three slips of 3 went by', { answered: 0 }],
+    ['three slips of three went by', { answered: 0 }],
     ['Talk took 5:00 more', { talk: 420 }],
     ['what Pulley is for', { unsaid: { purpose: ['Pulley'], cue: [], breath: [] } }],
     [

@@ -1,12 +1,12 @@
 import type { Rehearsed, SaidThing } from '@wide-fern/plan';
-import { counted, listInWords } from '../counting';
+import { capitalise, counted, countInWords, listInWords } from '../counting';
 import { lengthInFigures } from '../time';
 
 /** What can be said of an exercise, in words. */
 export const saidThingWords: Readonly<Record<SaidThing, string>> = {
-  purpose: 'what it is for',
+  purpose: 'its purpose',
   cue: 'the cue',
-  breath: 'where to breathe',
+  breath: 'the breath',
 };
 
 /** What came of a rehearsal of leading. */
@@ -21,6 +21,12 @@ export interface RehearsedWords {
 const slack = 30;
 /** More exercises than this are not named. */
 const named = 3;
+
+function slipsInWords({ slips, answered }: Pick<Rehearsed, 'slips' | 'answered'>): string {
+  if (slips === 0) return 'none';
+  if (answered === 0) return `${slips}, nothing was done about them`;
+  return `${slips}, something was done about ${answered === slips ? 'all' : answered}`;
+}
 
 const some = (names: readonly string[]): string =>
   names.length > named
@@ -41,7 +47,7 @@ function toTry(one: Rehearsed): string {
   const { planned, real, slips, answered, talk, talkPlanned, keys, keysPlanned, unsaid } = one;
   if (slips > 0 && answered * 3 < slips * 2) {
     return (
-      `${counted(slips - answered, 'slip', 'slips')} of ${slips} went by. ` +
+      `${capitalise(counted(slips - answered, 'slip', 'slips'))} of ${countInWords(slips)} went by. ` +
       'Next time, sing a key again when something was wrong in it.'
     );
   }
@@ -64,7 +70,7 @@ function toTry(one: Rehearsed): string {
 
 /** What came of a rehearsal, as figures with one sentence of encouragement and one thing to try. */
 export function rehearsedInWords(one: Rehearsed): RehearsedWords {
-  const { planned, real, talkPlanned, talk, keysPlanned, keys, again, slips, answered } = one;
+  const { planned, real, talkPlanned, talk, keysPlanned, keys, again } = one;
   const figures = (figure: number, of: number) =>
     `${lengthInFigures(figure)}, planned ${lengthInFigures(of)}`;
   const missing = (thing: SaidThing): string =>
@@ -79,15 +85,10 @@ export function rehearsedInWords(one: Rehearsed): RehearsedWords {
           ? `${keys} of ${keysPlanned}`
           : `${keys} of ${keysPlanned}; ${counted(again, 'was', 'were')} done again`,
       ],
-      [
-        'Slips',
-        slips === 0
-          ? 'none'
-          : `${slips}, something was done about ${answered === slips ? 'all' : answered}`,
-      ],
-      ['Not said what it is for', missing('purpose')],
-      ['Not said the cue', missing('cue')],
-      ['Not shown where to breathe', missing('breath')],
+      ['Slips', slipsInWords(one)],
+      ['Purpose not said', missing('purpose')],
+      ['Cue not said', missing('cue')],
+      ['Breath not said', missing('breath')],
     ],
     went: went(one),
     toTry: toTry(one),

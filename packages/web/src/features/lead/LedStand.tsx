@@ -1,5 +1,6 @@
 import { Flex } from '@chakra-ui/react';
 import { isEnded, type PlanPlace, type RunLead } from '@wide-fern/client';
+import type { RunState } from '@wide-fern/core';
 import { sentInWords, touchWords } from '@wide-fern/words';
 import { useCallback, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
@@ -23,7 +24,7 @@ export interface Rehearsing {
   /** What stands at the top, so that nobody takes it for the real thing. */
   readonly banner: ReactNode;
   /** What may be touched besides. */
-  readonly touches: ReactNode;
+  readonly touches: (settled: RunState) => ReactNode;
 }
 
 /** The stand of a run that goes on: what is shown, and what can be touched. */
@@ -76,7 +77,7 @@ export function LedStand({
         onOpened={setOpened}
         onSettings={changeSettings}
       />
-      {rehearsing?.touches}
+      {rehearsing?.touches(settled)}
       <SmallTouches
         isRehearsed={rehearsing !== undefined}
         isOpen={settled.open >= 0}

@@ -109,32 +109,30 @@ export function OpenedPanel({
         </Suspense>
       )}
       {!isRehearsed && <OtherDevice {...{ place, lead }} />}
-      <Suspense fallback={null}>
-        {!isRehearsed && (
-          <WhoOnStand
-            {...{ place, settled, onClose }}
-            document={plan.document}
-            isOpen={opened === 'who'}
-            onTake={lead.note}
-          />
-        )}
-        {opened === 'sound' && (
-          <SoundPanel {...{ sounds, settings, isPitched, onClose }} onChange={onSettings} />
-        )}
-        {opened === 'screens' && !isRehearsed && <ScreensPanel {...{ place, onClose }} />}
-        {opened === 'score' && <ScorePanel {...{ plan, settled, writing, onClose }} />}
-        {opened === 'controls' && (
-          <ControlsPanel {...{ shortcuts, settings, controls, onClose }} onChange={onSettings} />
-        )}
-        {opened === undefined && (
-          <LateOffer
-            {...{ place, plan, state }}
-            seconds={head.seconds}
-            startedAt={head.startedAt}
-            onTake={lead.note}
-          />
-        )}
-      </Suspense>
+      {!isRehearsed && (
+        <WhoOnStand
+          {...{ place, settled, onClose }}
+          document={plan.document}
+          isOpen={opened === 'who'}
+          onTake={lead.note}
+        />
+      )}
+      {opened === 'sound' && (
+        <SoundPanel {...{ sounds, settings, isPitched, onClose }} onChange={onSettings} />
+      )}
+      {opened === 'screens' && !isRehearsed && <ScreensPanel {...{ place, onClose }} />}
+      {opened === 'score' && <ScorePanel {...{ plan, settled, writing, onClose }} />}
+      {opened === 'controls' && (
+        <ControlsPanel {...{ shortcuts, settings, controls, onClose }} onChange={onSettings} />
+      )}
+      {opened === undefined && (
+        <LateOffer
+          {...{ place, plan, state }}
+          seconds={head.seconds}
+          startedAt={head.startedAt}
+          onTake={lead.note}
+        />
+      )}
     </>
   );
 }

@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { messageOf, rehearseRun, type PlanPlace, type RunLead } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
-import { withSlips, type Answering } from '@wide-fern/core';
+import { withSlips, type Answering, type RunState } from '@wide-fern/core';
 import {
   evaluate,
   itemTime,
@@ -132,10 +132,10 @@ function Rehearsal({
         withSlips(heard, slipsNow(plan, at, timesBegun(led, events), answering)),
       banner: (
         <Box bg="spore" color="onFern" fontSize="17px" px={{ base: '20px', md: '40px' }} py="2px">
-          Rehearsal: a simulated choir sings, and nothing of it counts.
+          A rehearsal with a simulated choir: it counts nowhere.
         </Box>
       ),
-      touches: <SaidTouches lead={lead} />,
+      touches: (settled) => <SaidTouches {...{ lead, settled }} />,
     };
   }, [lead, answering]);
   return (
@@ -146,34 +146,37 @@ function Rehearsal({
   );
 }
 
-/** What whoever leads says that was said: nobody hears it here. */
-function SaidTouches({ lead }: { readonly lead: RunLead }) {
-  const [said, setSaid] = useState('');
+/** What whoever leads says that was said of the open exercise: nobody hears it here. */
+function SaidTouches({ lead, settled }: { readonly lead: RunLead; readonly settled: RunState }) {
+  const open = settled.segments[settled.open]?.id;
+  const marks = settled.records.find(({ id }) => id === open)?.marks ?? [];
   return (
     <Flex
       px={{ base: '20px', md: '40px' }}
       columnGap="20px"
-      wrap="wrap"
       align="center"
       fontSize={{ base: '17px', md: '20px' }}
     >
       <Box color="inkSoft">You said</Box>
-      {saidThings.map((thing) => (
-        <WordButton
-          key={thing}
-          minH="44px"
-          fontSize={{ base: '17px', md: '20px' }}
-          onClick={() => {
-            lead.note({ kind: 'marked', part: null, word: saidWord(thing) });
-            setSaid(saidThingWords[thing]);
-          }}
-        >
-          {saidThingWords[thing]}
-        </WordButton>
-      ))}
-      <Box role="status" color="inkSoft">
-        {said && `${said}: noted`}
-      </Box>
+      {saidThings.map((thing) => {
+        const isSaid = marks.some(({ word }) => word === saidWord(thing));
+        return (
+          <WordButton
+            key={thing}
+            minH="44px"
+            fontSize={{ base: '17px', md: '20px' }}
+            aria-pressed={isSaid}
+            fontWeight={isSaid ? 700 : 400}
+            color={isSaid ? 'ink' : 'fern'}
+            disabled={open === undefined}
+            onClick={() => {
+              if (!isSaid) lead.note({ kind: 'marked', part: null, word: saidWord(thing) });
+            }}
+          >
+            {saidThingWords[thing]}
+          </WordButton>
+        );
+      })}
     </Flex>
   );
 }

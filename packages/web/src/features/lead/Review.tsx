@@ -3,7 +3,7 @@ import type { PlanPlace, RunLead } from '@wide-fern/client';
 import type { RunState } from '@wide-fern/core';
 import { workedOn, type EvaluatedPlan } from '@wide-fern/plan';
 import { happened, happenedInAll, sentInWords } from '@wide-fern/words';
-import { Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { lazily } from '../../ui/lazily';
@@ -53,9 +53,7 @@ export default function Review({
         rows={happened(plan, state, choir.writing)}
         onManaged={(segment, how) => lead.note({ kind: 'managed', how, segment })}
       />
-      <Suspense fallback={null}>
-        <NextTargets {...{ place, worked }} startedAt={run.head.startedAt} />
-      </Suspense>
+      <NextTargets {...{ place, worked }} startedAt={run.head.startedAt} />
       <NoteOfAll
         run={run.id}
         notes={state.notes}

@@ -28,10 +28,10 @@ describe('rehearsing to lead', () => {
     const server = served('long-s', 'slate-steps');
     await show(<RehearsePage />, address);
     await click('Begin');
-    expect(screen.getByText(/Rehearsal: a simulated choir sings/)).toBeTruthy();
+    expect(screen.getByText(/A rehearsal with a simulated choir/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Who is here' })).toBeNull();
     press('PageDown');
-    await click('what it is for');
+    await click('its purpose');
     press('PageDown');
     press('o');
     for (let i = 0; i < 8; i += 1) press('PageDown');
@@ -40,7 +40,7 @@ describe('rehearsing to lead', () => {
     expect(figures).toBeTruthy();
     const list = document.querySelector('dl')!;
     expect(within(list).getByText('8 of 8')).toBeTruthy();
-    const unsaid = within(list).getByText('Not said what it is for').nextElementSibling!;
+    const unsaid = within(list).getByText('Purpose not said').nextElementSibling!;
     expect(unsaid.textContent).toBe('Slate steps');
     // Nothing was kept, and nothing sent.
     expect(lastKeptRun(ids.account, place)).toBeUndefined();

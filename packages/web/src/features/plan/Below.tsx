@@ -185,13 +185,11 @@ export function Below({
               width={width}
               hearing={hearing}
               learned={
-                <Suspense fallback={null}>
-                  <Learned
-                    segment={evaluated.segment}
-                    tonight={plan.document.tonight}
-                    choose={mayEdit ? actions.choose : undefined}
-                  />
-                </Suspense>
+                <Learned
+                  segment={evaluated.segment}
+                  tonight={plan.document.tonight}
+                  choose={mayEdit ? actions.choose : undefined}
+                />
               }
               actions={benchActions(actions, setOpen)}
               together={

@@ -1,6 +1,6 @@
 import type { Exercise, PlanDocument } from '@wide-fern/contract';
 import { arrangements, usualShare, type ChoirPart } from '@wide-fern/core';
-import { readDocument } from './upcast';
+import { readDocument } from '../document/upcast';
 import { withoutPersons } from './withoutPersons';
 
 /** What a file with a plan begins with. */
