@@ -13,14 +13,16 @@ export function BreathShape({
   segment,
   longer,
   since,
+  isSilent,
 }: {
   readonly segment: Segment;
   readonly longer: readonly BreathChange[];
   readonly since: () => number;
+  readonly isSilent?: boolean;
 }) {
   const at = useCallback(
     (seconds: number) => breathAt(segment, longer, seconds),
     [segment, longer],
   );
-  return <CountedShape {...{ since, at }} />;
+  return <CountedShape {...{ since, at, isSilent }} size={isSilent ? 400 : undefined} />;
 }

@@ -22,11 +22,13 @@ interface CountedShapeProps {
   /** What is shown so many seconds after it began. */
   readonly at: (seconds: number) => Counted;
   /** How high and wide, in pixels. */
-  readonly size?: number;
+  readonly size?: number | undefined;
+  /** The shape alone, without counts and words. */
+  readonly isSilent?: boolean | undefined;
 }
 
 /** What changes from frame to frame: plain elements, so that a frame costs little. */
-function Moving({ since, at, size = drawn }: CountedShapeProps) {
+function Moving({ since, at, size = drawn, isSilent = false }: CountedShapeProps) {
   const [seconds, setSeconds] = useState(since);
   useEffect(() => {
     let frame = requestAnimationFrame(function next() {
@@ -50,11 +52,13 @@ function Moving({ since, at, size = drawn }: CountedShapeProps) {
           fill={color('fern')}
         />
       </svg>
-      <div role="timer" aria-live="off">
-        <div className="count">{count}</div>
-        <div className="word">{word}</div>
-        <div className="round">{round}</div>
-      </div>
+      {!isSilent && (
+        <div role="timer" aria-live="off">
+          <div className="count">{count}</div>
+          <div className="word">{word}</div>
+          <div className="round">{round}</div>
+        </div>
+      )}
     </>
   );
 }

@@ -66,7 +66,7 @@ export function LedStand({
   return (
     <Flex direction="column" h="100dvh" bg="paper" color="ink" overflow="hidden">
       {rehearsing?.banner}
-      <OnStand {...shown} since={since} />
+      <OnStand {...shown} since={since} isSilent={settings.counting === 'the shape alone'} />
       <OpenedPanel
         {...{ opened, place, plan, settled, state, lead, touch, managed }}
         {...{ sounds, controls, shortcuts }}

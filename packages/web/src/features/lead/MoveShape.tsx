@@ -12,11 +12,13 @@ export function MoveShape({
   segment,
   place,
   since,
+  isSilent,
 }: {
   readonly segment: Segment;
   readonly place: number;
   readonly since: () => number;
+  readonly isSilent?: boolean;
 }) {
   const at = useCallback((seconds: number) => moveAt(segment, place, seconds), [segment, place]);
-  return <CountedShape {...{ since, at }} size={160} />;
+  return <CountedShape {...{ since, at, isSilent }} size={isSilent ? 280 : 160} />;
 }

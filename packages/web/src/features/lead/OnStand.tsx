@@ -11,9 +11,12 @@ export function OnStand({
   plan,
   present,
   since,
+  isSilent = false,
 }: Shown & {
   /** Seconds since what is going on began; below 0 while it is explained. */
   readonly since: () => number;
+  /** Whether what leads itself is shown as its shape alone. */
+  readonly isSilent?: boolean;
 }) {
   return (
     <>
@@ -46,7 +49,7 @@ export function OnStand({
         </Flex>
       </Flex>
       {stand ? (
-        <StandView {...{ stand, present, settled, since }} />
+        <StandView {...{ stand, present, settled, since, isSilent }} />
       ) : (
         <Box flex="1" px={{ base: '20px', md: '40px' }} pt="24px" fontSize="28px">
           The first one is{' '}

@@ -130,16 +130,19 @@ export const StandView = memo(function StandView({
   present,
   settled,
   since,
+  isSilent = false,
 }: {
   readonly stand: Stand;
   readonly present: Segment | undefined;
   readonly settled: Pick<RunState, 'longer' | 'key'>;
+  /** Whether what leads itself is shown as its shape alone. */
+  readonly isSilent?: boolean;
   /** Seconds since what is going on began; below 0 while it is explained. */
   readonly since: () => number;
 }) {
   const breath =
     present?.exercise.music.kind === 'breath' ? (
-      <BreathShape segment={present} longer={settled.longer} since={since} />
+      <BreathShape segment={present} longer={settled.longer} {...{ since, isSilent }} />
     ) : undefined;
   const { key, next, keys, parts, cue, purpose, doing, step, sung, caution, isTalk } = stand;
   return (
@@ -169,7 +172,7 @@ export const StandView = memo(function StandView({
                 </Box>
               )}
               {present?.exercise.music.kind === 'body' && settled.key !== null && (
-                <MoveShape segment={present} place={settled.key} since={since} />
+                <MoveShape segment={present} place={settled.key} {...{ since, isSilent }} />
               )}
             </Box>
           ) : (

@@ -4,11 +4,18 @@ import { answerWords, givingWords, withKeyWords } from '@wide-fern/words';
 import { WordChoice } from '../../../ui/WordChoice';
 import { WordButton } from '../../../ui/words';
 import { OnTop } from '../stand/OnTop';
-import { answers, loudnesses, withKeys, type StandSettings } from '../stand/standSettings';
+import {
+  answers,
+  countings,
+  loudnesses,
+  withKeys,
+  type StandSettings,
+} from '../stand/standSettings';
 import type { Sounds } from './useSounds';
 
 const optionsOf = <T extends string>(all: readonly T[], words: Readonly<Record<T, string>>) =>
   all.map((one) => [one, words[one]] as const);
+const countingOptions = countings.map((one) => [one, one] as const);
 const loudnessOptions = loudnesses.map((one) => [one, one] as const);
 
 /** What can be heard of the present key, and what sounds by itself. */
@@ -62,6 +69,15 @@ export default function SoundPanel({
             options={loudnessOptions}
             value={settings.loudness}
             onChange={(loudness) => onChange({ loudness })}
+          />
+        </Asked>
+        <Asked label="Breath and movements">
+          <WordChoice
+            isLarge
+            label="Breath and movements"
+            options={countingOptions}
+            value={settings.counting}
+            onChange={(counting) => onChange({ counting })}
           />
         </Asked>
         <Asked label="A touch is answered by">

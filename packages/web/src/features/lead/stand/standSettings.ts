@@ -7,6 +7,8 @@ import { commands } from './touches';
 /** What sounds by itself with every key. */
 export const withKeys = ['nothing', 'chord', 'notes', 'count-in'] as const;
 export const loudnesses = ['quiet', 'usual', 'loud'] as const;
+/** How what leads itself is shown: with its counts and words, or as the shape alone, for silence. */
+export const countings = ['with counts', 'the shape alone'] as const;
 /** How a touch is answered. */
 export const answers = ['nothing', 'vibration', 'click'] as const;
 
@@ -15,6 +17,7 @@ const schema = z.object({
   withKey: z.enum(withKeys).default('nothing'),
   loudness: z.enum(loudnesses).default('usual'),
   answer: z.enum(answers).default('nothing'),
+  counting: z.enum(countings).default('with counts'),
   /** By how many counts rounds of breath change by how many managed, and what comes of few for a key. */
   counts: z.int().min(0).max(mostLonger).default(0),
   few: z.enum(whenFew).default('nothing'),
