@@ -60,7 +60,7 @@ export const wholeKeptPlanSchema = keptPlanSchema.extend({ document: planDocumen
 export type WholeKeptPlan = z.infer<typeof wholeKeptPlanSchema>;
 
 /** What a link is for: reading a plan's sheets, another screen that follows while it is led, or one that steps too. */
-export const linkUses = ['sheet', 'follow', 'step'] as const;
+const linkUses = ['sheet', 'follow', 'step'] as const;
 export type LinkUse = (typeof linkUses)[number];
 
 /** A link by which others read a plan's sheets, or follow it while it is led, without an account. */

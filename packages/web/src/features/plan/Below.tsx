@@ -66,6 +66,16 @@ const benchActions = (
   },
 });
 
+/** What the bench says of several that are chosen at once. */
+const chosenTogether = (together: readonly Evaluated[], store: PlanStore) =>
+  together.length > 1
+    ? {
+        count: together.length,
+        seconds: together.reduce((sum, one) => sum + one.computed.seconds, 0),
+        onOnlyOne: store.getState().chooseOnlyOne,
+      }
+    : undefined;
+
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
   dropping,
@@ -192,15 +202,7 @@ export function Below({
                 />
               }
               actions={benchActions(actions, setOpen)}
-              together={
-                together.length > 1
-                  ? {
-                      count: together.length,
-                      seconds: together.reduce((sum, one) => sum + one.computed.seconds, 0),
-                      onOnlyOne: store.getState().chooseOnlyOne,
-                    }
-                  : undefined
-              }
+              together={chosenTogether(together, store)}
               proposal={acts.proposal}
               onLeave={acts.leaveProposal}
             />
