@@ -53,6 +53,28 @@ function world() {
 beforeEach(() => localStorage.clear());
 
 describe('a run that is led', () => {
+  it('has what is noted weeks later at its end, and goes on at its time where the end is taken back', async () => {
+    const server = world();
+    const lead = leadRun('a', place, beginRun(head), server.it);
+    lead.note(opened('coat-off'));
+    server.state.now += 60_000;
+    lead.note({ kind: 'ended' });
+    server.state.now += 20 * 24 * 60 * 60_000;
+    lead.note({ kind: 'marked', part: null, word: 'Bright.' });
+    await server.settle();
+    expect(server.kept().map(({ at }) => at)).toEqual([0, 60_000, 60_000]);
+    const { run } = lead.store.getState();
+    expect(runState(ledSegments(document), run.events)).toMatchObject({
+      notes: ['Bright.'],
+      elapsed: 60,
+    });
+    const other = leadRun('b', place, beginRun(head), world().it);
+    other.note({ kind: 'ended' });
+    other.undo();
+    expect(isEnded(other.store.getState().run)).toBe(false);
+    lead.stop();
+    other.stop();
+  });
   it('is kept at once and sent: the beginning once, then only what is new', async () => {
     const server = world();
     const lead = leadRun('a', place, beginRun(head), server.it);

@@ -151,8 +151,10 @@ export function leadRun(
     (sent) => store.setState({ sent }),
   );
   const elapsed = () => {
-    const since = world.now() - Date.parse(now().head.startedAt);
-    return Math.max(0, since, ...now().events.map(({ at }) => at));
+    const run = now();
+    // What is noted afterwards, be it weeks later, is noted at its end.
+    const since = isEnded(run) ? 0 : world.now() - Date.parse(run.head.startedAt);
+    return Math.max(0, since, ...run.events.map(({ at }) => at));
   };
   const note = (act: SentAct) => {
     const run = withOthers(now());

@@ -1,12 +1,13 @@
 import { Box } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
-import { byShape, keptOnDevice, runsQuery } from '@wide-fern/client';
+import { byShape, eveningQuery, eveningsQuery, keptOnDevice, runsQuery } from '@wide-fern/client';
+import type { EveningSummary } from '@wide-fern/contract';
 import { coolDownOf, type CoolDown } from '@wide-fern/plan';
 import { clockIn } from '@wide-fern/words';
 import { useEffect, useState } from 'react';
 import { WordButton, WordLink } from '../ui/words';
+import { nextEvening } from './dates';
 import { useHere } from './session';
-import { useTonight } from './useTonight';
 
 const said = keptOnDevice('cool-down', byShape({ isSaid: true }));
 
@@ -27,10 +28,23 @@ function useIsBetween(from: number, until: number): boolean {
 /** At the evening's end a cool-down is called to mind, once. */
 export function CoolDownNotice() {
   const { mayEdit } = useHere();
-  const { evening } = useTonight();
-  const coolDown = evening && coolDownOf(evening);
-  if (!mayEdit || !coolDown) return null;
-  return <InTime key={evening.id} evening={evening.id} coolDown={coolDown} />;
+  return mayEdit ? <OfNext /> : null;
+}
+
+/** The evening that is on or comes next; it is looked at only while it is on. */
+function OfNext() {
+  const { choir } = useHere();
+  const evenings = useQuery(eveningsQuery(choir.id));
+  const next = evenings.data && nextEvening(evenings.data, evenings.dataUpdatedAt);
+  return next ? <OfEvening key={next.id} evening={next} /> : null;
+}
+
+function OfEvening({ evening: { id, startsAt, endsAt } }: { readonly evening: EveningSummary }) {
+  const { choir } = useHere();
+  const isOn = useIsBetween(Date.parse(startsAt), Date.parse(endsAt));
+  const evening = useQuery({ ...eveningQuery(choir.id, id), enabled: isOn });
+  const coolDown = isOn && evening.data && coolDownOf(evening.data);
+  return coolDown ? <InTime evening={id} coolDown={coolDown} /> : null;
 }
 
 function InTime({

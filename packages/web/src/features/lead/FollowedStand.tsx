@@ -2,7 +2,7 @@ import { Flex } from '@chakra-ui/react';
 import type { Run } from '@wide-fern/contract';
 import type { NoteWriting, RunState } from '@wide-fern/core';
 import { useCallback, useEffect, useMemo, useState, type ReactNode } from 'react';
-import { useSearchParams } from 'react-router';
+import { useLocation, useNavigate } from 'react-router';
 import { WordButton } from '../../ui/words';
 import { ChoirView } from './ChoirView';
 import { OnStand } from './OnStand';
@@ -41,16 +41,18 @@ export function FollowedStand({
   }, [since]);
   const shown = useShown(run, Math.max(now, run.events.at(-1)?.at ?? 0), writing);
   const { settled } = shown;
-  const [params, setParams] = useSearchParams();
-  const isForChoir = params.get('for') === 'choir';
+  const navigate = useNavigate();
+  const { search, hash } = useLocation();
+  const isForChoir = new URLSearchParams(search).get('for') === 'choir';
   const begun = settled.elapsed - settled.spent;
   const isTalk = settled.key === null;
   const sinceKey = useCallback(
     () => (isTalk ? -1 : since() / 1000 - begun),
     [isTalk, since, begun],
   );
+  // What follows the sign is the code of whoever has no account: it stays.
   const look = () =>
-    setParams(isForChoir ? {} : { for: 'choir' }, { replace: true, preventScrollReset: true });
+    void navigate({ search: isForChoir ? '' : '?for=choir', hash }, { replace: true });
   return (
     <Flex direction="column" h="100dvh" overflow="hidden">
       {isForChoir ? (

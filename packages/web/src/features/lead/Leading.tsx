@@ -52,7 +52,7 @@ export function Leading({
       {...{ place, lead }}
       over={({ plan, settled }) => (
         <Suspense fallback={<Loading what="what happened" />}>
-          <Review {...{ place, lead, plan, onLeave }} state={settled} />
+          <Review {...{ place, lead, plan, onLeave }} state={settled} onUndo={lead.undo} />
         </Suspense>
       )}
     />

@@ -1,6 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import {
+  isEnded,
   messageOf,
   runEventsQuery,
   runQuery,
@@ -9,6 +10,7 @@ import {
   type PlanPlace,
 } from '@wide-fern/client';
 import type { Run } from '@wide-fern/contract';
+import { effective, ordered } from '@wide-fern/core';
 import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -131,7 +133,10 @@ function FollowedRun({ place, run, back }: OneRun) {
 function EndedRun({ place, run, back }: OneRun) {
   const { mayEdit } = useHere();
   const found = useRun(place, run);
-  if (found.data && mayEdit) return <Reviewed {...{ place, back }} run={found.data} />;
+  // One that nobody ended is not over: what is said of it now would be said in the middle.
+  if (found.data && mayEdit && isEnded(found.data)) {
+    return <Reviewed {...{ place, back }} run={found.data} />;
+  }
   if (found.data) return <Afterwards run={found.data} back={back} />;
   if (!found.error) return <Loading what="what happened" />;
   return <Failed message={messageOf(found.error)} onRetry={found.again} />;
@@ -175,8 +180,15 @@ function Reviewed({
   const { run: known } = useStore(lead.store);
   const { plan, settled } = useShown(known, known.events.at(-1)?.at ?? 0, choir.writing);
   const said = useLedWords(run);
+  // That it ended is not taken back by one touch, weeks later.
+  const isNothingSaid = effective(ordered(known.events)).at(-1)?.act.kind === 'ended';
   return (
-    <Review {...{ place, lead, plan, said }} state={settled} onLeave={() => void navigate(back)} />
+    <Review
+      {...{ place, lead, plan, said }}
+      state={settled}
+      onUndo={isNothingSaid ? undefined : lead.undo}
+      onLeave={() => void navigate(back)}
+    />
   );
 }
 

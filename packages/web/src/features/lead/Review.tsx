@@ -22,6 +22,7 @@ export default function Review({
   plan,
   state,
   said,
+  onUndo,
   onLeave,
 }: {
   readonly place: PlanPlace;
@@ -30,6 +31,8 @@ export default function Review({
   readonly state: RunState;
   /** Which one it was, where that is not plain. */
   readonly said?: string;
+  /** Nothing where there is nothing to take back. */
+  readonly onUndo: (() => void) | undefined;
   readonly onLeave: () => void;
 }) {
   const { choir } = useHere();
@@ -65,7 +68,7 @@ export default function Review({
             Done
           </Area>
         </Box>
-        <WordButton minH="44px" onClick={lead.undo}>
+        <WordButton minH="44px" disabled={!onUndo} onClick={onUndo}>
           undo the last touch
         </WordButton>
         <Label role="status" fontSize="17px">

@@ -76,6 +76,10 @@ describe('a screen that follows by a code', () => {
     await tell();
     await screen.findByText('Slate steps');
     expect(title()).toBe('Slate steps');
+    // Large for the choir, and back: the code is not lost by it.
+    fireEvent.click(screen.getByRole('button', { name: 'for the choir to see' }));
+    fireEvent.click(await screen.findByRole('button', { name: 'as whoever leads sees it' }));
+    await screen.findByRole('button', { name: 'for the choir to see' });
     told = { endedAt: head.startedAt, events: told.events };
     await tell();
     expect(await screen.findByText('It is over')).toBeTruthy();
