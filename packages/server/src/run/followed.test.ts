@@ -13,9 +13,20 @@ import { randomUUID } from 'node:crypto';
 import { get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import request from 'supertest';
+import { createApp } from '../app';
 import { PlanLink } from '../db/entities/plan';
+import { changeHub } from '../events/hub';
 import { testDatabase } from '../testing/database';
-import { addEvening, documentOf, planPath, signUp, testApp, type Person } from '../testing/people';
+import {
+  addEvening,
+  documentOf,
+  planPath,
+  signUp,
+  testApp,
+  type Person,
+  keptLog,
+  testSettings,
+} from '../testing/people';
 
 const database = testDatabase();
 
@@ -130,10 +141,12 @@ describe('a screen that follows by a code', () => {
     await request(app).get(`/api/followed/${other.id}`).expect(404);
   });
 
-  it('is told when its run changes, and of nothing else', async () => {
+  it('is told when its run changes, and of nothing else, also by another process of the server', async () => {
     const link = await open((await make('follow')).code);
+    const hub = changeHub(database.url, keptLog().log);
+    const other = createApp({ ...testSettings(database), hub });
     const server = await new Promise<Server>((done) => {
-      const one = app.listen(0, '127.0.0.1', () => done(one));
+      const one = other.listen(0, '127.0.0.1', () => done(one));
     });
     const { port } = server.address() as AddressInfo;
     const stream = await new Promise<IncomingMessage>((done, failed) => {
@@ -156,6 +169,7 @@ describe('a screen that follows by a code', () => {
     } finally {
       stream.destroy();
       server.close();
+      await hub.close();
     }
   });
 });

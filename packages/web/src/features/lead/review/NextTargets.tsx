@@ -74,7 +74,7 @@ function OnePiece({
       </Name>
       {wish && (
         <Flex wrap="wrap" columnGap="20px" align="center">
-          <Box>{openTargetInWords(wish)} Tonight?</Box>
+          <Box>{openTargetInWords(wish)} How was it?</Box>
           {scores.map((score) => (
             <WordButton
               key={score}
