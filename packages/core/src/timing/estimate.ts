@@ -25,13 +25,33 @@ const talkPrior = { first: 40, again: 20 } as const;
 /** The talk before an exercise the first time it is led here, from what it takes where it is known. */
 export const firstTalk = (known: Seconds): Seconds => known + talkPrior.first - talkPrior.again;
 
+/** An estimate from what was thought before, which weighs as so many observations, and what was observed. */
+function learned(
+  prior: { readonly mean: number; readonly spread: number; readonly weight: number },
+  observed: readonly number[],
+): Estimate {
+  const weight = prior.weight + observed.length;
+  const mean = (prior.weight * prior.mean + observed.reduce((sum, x) => sum + x, 0)) / weight;
+  const squares = observed.reduce((sum, x) => sum + (x - mean) ** 2, 0);
+  return { mean, variance: (prior.weight * prior.spread ** 2 + squares) / weight };
+}
+
 /** The talk before an exercise, from its prior and what was observed. */
 export function learnedTalk(prior: Seconds, observed: readonly Seconds[] = []): Estimate {
   const { priorWeight, priorSpread } = estimateFigures;
-  const weight = priorWeight + observed.length;
-  const mean = (priorWeight * prior + observed.reduce((sum, x) => sum + x, 0)) / weight;
-  const squares = observed.reduce((sum, x) => sum + (x - mean) ** 2, 0);
-  return { mean, variance: (priorWeight * (priorSpread * prior) ** 2 + squares) / weight };
+  return learned({ mean: prior, spread: priorSpread * prior, weight: priorWeight }, observed);
+}
+
+/** How long singing takes against its plan before anybody sang it here: just as long, more or less. */
+const pacePrior = { mean: 1, spread: 0.08 } as const;
+
+/**
+ * How many times as long as planned an exercise is sung or done, from what was observed (docs/model.md,
+ * section 13).
+ * @param observed real seconds over planned ones, each time
+ */
+export function learnedPace(observed: readonly number[]): Estimate {
+  return learned({ ...pacePrior, weight: estimateFigures.priorWeight }, observed);
 }
 
 /** The likely length of a whole warm-up. */

@@ -5,6 +5,7 @@ import {
   breathSeconds,
   chanceOnTime,
   keyTimes,
+  learnedPace,
   learnedTalk,
   likelyLength,
   patternBeats,
@@ -93,6 +94,11 @@ describe('estimates', () => {
     expect(learnedTalk(20)).toEqual({ mean: 20, variance: 64 });
     expect(learnedTalk(20, [40, 40, 40]).mean).toBe(30);
     expect(learnedTalk(20, [20]).variance).toBe(48);
+  });
+  it('learns the pace of an exercise: a prior of just as planned that weighs as three times', () => {
+    expect(learnedPace([])).toEqual({ mean: 1, variance: 0.0064 });
+    expect(learnedPace([1.2, 1.2, 1.2]).mean).toBeCloseTo(1.1, 12);
+    expect(learnedPace([1]).variance).toBeCloseTo(0.0048, 12);
   });
   it('is never narrower than 8 % of the planned length', () => {
     const sure = likelyLength([{ mean: 800, variance: 0 }]);

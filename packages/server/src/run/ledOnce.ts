@@ -39,7 +39,11 @@ export async function keepLedOnce(
       ...{ exercise: id, name, phase, purposes: [...purposes] },
       top: tonics.length > 0 ? Math.max(...tonics) : null,
       managed: managed.at(-1) ?? null,
-      planned: planned.keys.reduce((sum, { span }) => sum + span, 0),
+      // Of what was sung or done, as often as it was: what was left out says nothing of the pace.
+      planned: keys.reduce(
+        (sum, { key, times }) => sum + times * (planned.keys[key]?.span ?? 0),
+        0,
+      ),
       strained: strainedIn(record),
     });
   }

@@ -28,6 +28,13 @@ describe('what leading an exercise has taught', () => {
     expect(said([led(60, 24)], planned)?.talk).toBeUndefined();
     expect(said([led(60, 24, 'embers')])).toBeUndefined();
   });
+  it('says how long it takes against its plan, where that is another length', () => {
+    const slow = [24, 17, 10].map((day) => ({ ...led(20, day), singing: 72 }));
+    expect(said(slow)!.words).toContain('takes about 10 % longer than planned.');
+    expect(said(slow.map((one) => ({ ...one, singing: 48 })))!.words).toContain('10 % less than');
+    expect(said([led(20, 24)])!.words).not.toContain('What is sung');
+    expect(said([{ ...led(20, 24), planned: 0 }])!.words).not.toContain('What is sung');
+  });
   it('names four evenings at most', () => {
     const { words } = said([30, 29, 28, 27, 26].map((day) => led(20, day)))!;
     expect(words).toContain('Led five times');

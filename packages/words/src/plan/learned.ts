@@ -1,6 +1,7 @@
 import type { Choices, LedOnce, Segment } from '@wide-fern/contract';
 import {
   givenUp,
+  learnedPace,
   learnedTalk,
   tonicName,
   type MidiNote,
@@ -37,6 +38,20 @@ const timesOf = (
       (from === undefined || Date.parse(one.ledAt) >= Date.parse(from)),
   );
 
+/** Less than this share more or less is no matter. */
+const slightly = 0.03;
+
+/** « It takes about 6 % longer than planned.» Nothing where it takes as long. */
+function paceInWords(times: readonly LedOnce[]): string {
+  const observed = times.flatMap(({ singing, planned }) =>
+    planned > 0 ? [singing / planned] : [],
+  );
+  const more = learnedPace(observed).mean - 1;
+  if (Math.abs(more) < slightly) return '';
+  const percent = Math.round(Math.abs(more) * 100);
+  return ` What is sung or done takes about ${percent} % ${more > 0 ? 'longer' : 'less'} than planned.`;
+}
+
 /**
  * What the evenings on which an exercise was led say of its talk; undefined where it never was.
  * @param from what was led before counts no more
@@ -60,7 +75,7 @@ export function learnedInWords(
   return {
     words:
       `Led ${often}, with talk of ${evenings.join(', ')}${more}. ` +
-      `Planned: ${lengthInFigures(choices.talk)}.`,
+      `Planned: ${lengthInFigures(choices.talk)}.${paceInWords(times)}`,
     talk: best === choices.talk ? undefined : best,
   };
 }
