@@ -1,5 +1,5 @@
 import type { Run, RunHead, SendRun, SentAct, SentEvent } from '@wide-fern/contract';
-import { effective, ordered } from '@wide-fern/core';
+import { effective, lastDone, ordered } from '@wide-fern/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { ApiError, messageOf } from '../call/call';
 import { newId, newUuid } from '../device/windows';
@@ -169,7 +169,7 @@ export function leadRun(
     store,
     note,
     undo: () => {
-      const last = effective(ordered(now().events)).at(-1);
+      const last = lastDone(now().events);
       if (last) note({ kind: 'undone', event: last.id });
     },
     elapsed,

@@ -1,5 +1,5 @@
 import type { RunHead } from '@wide-fern/contract';
-import { effective, ordered } from '@wide-fern/core';
+import { lastDone } from '@wide-fern/core';
 import { createStore } from 'zustand/vanilla';
 import { newId } from '../device/windows';
 import { beginRun, type LedRun, type RunLead } from './leadRun';
@@ -27,7 +27,7 @@ export function rehearseRun(head: RunHead, now: () => number): RunLead {
     note,
     elapsed,
     undo: () => {
-      const last = effective(ordered(events())).at(-1);
+      const last = lastDone(events());
       if (last) note({ kind: 'undone', event: last.id });
     },
     take: () => false,

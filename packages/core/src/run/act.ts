@@ -105,3 +105,7 @@ export function effective(events: readonly RunEvent[]): RunEvent[] {
   }
   return events.filter(({ id, act }) => act.kind !== 'undone' && !gone.has(id));
 }
+
+/** What happened last and was not undone, sent however; undefined where nothing did. */
+export const lastDone = <E extends RunEvent>(events: readonly E[]): E | undefined =>
+  effective(ordered(events)).at(-1) as E | undefined;

@@ -1,6 +1,6 @@
 import type { MidiNote } from '../units';
 import { strainedWord } from './act';
-import type { SegmentRecord } from './state';
+import type { SegmentRecord } from './record';
 
 /** A part that strained in a key. */
 export interface Strained {

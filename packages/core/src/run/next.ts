@@ -1,5 +1,5 @@
 import type { RunAct } from './act';
-import type { RunState } from './state';
+import type { RunState } from './record';
 
 /** What a touch does by itself, without anything that has to be worked out first. */
 export type TouchAct = Exclude<RunAct, { readonly kind: 'renewed' }>;

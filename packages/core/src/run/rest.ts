@@ -1,6 +1,6 @@
 import type { Seconds } from '../units';
 import type { LedSegment } from './act';
-import type { RunState } from './state';
+import type { RunState } from './record';
 
 /** What is still to come of what is going on, and of what follows, as it is planned. */
 export function restOf({ segments, open, key, spent, talked, isOver, records }: RunState): Seconds {

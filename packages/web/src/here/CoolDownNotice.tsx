@@ -54,14 +54,20 @@ function InTime({
   readonly evening: string;
   readonly coolDown: CoolDown;
 }) {
-  const { account } = useHere();
+  const { account, choir } = useHere();
   const isTime = useIsBetween(from, until);
   const [isSaid, setSaid] = useState(() => said.read(account.id, evening) !== undefined);
+  const runs = useQuery({
+    ...runsQuery({ choir: choir.id, evening, item: item ?? '' }),
+    enabled: isTime && !isSaid && item !== null,
+  });
   const done = () => {
     said.keep([account.id, evening], { isSaid: true });
     setSaid(true);
   };
-  if (!isTime || isSaid) return null;
+  // What was begun needs no reminder; without the network it is called to mind all the same.
+  const isLed = (runs.data?.length ?? 0) > 0;
+  if (!isTime || isSaid || isLed || runs.isLoading) return null;
   return (
     <Box role="status" px={{ base: '16px', md: '24px' }} py="6px" bg="sunk" fontSize="13px">
       {item === null ? (
@@ -70,37 +76,16 @@ function InTime({
           downward let the voices rest.
         </>
       ) : (
-        <Planned {...{ evening, item, start }} onDone={done} />
+        <>
+          The cool-down is planned for {clockIn(choir.timeZone, choir.clock).minute(start)}.{' '}
+          <WordLink fontSize="13px" to={`/evenings/${evening}/lead/${item}`} onClick={done}>
+            Lead it
+          </WordLink>
+        </>
       )}{' '}
       <WordButton fontSize="13px" onClick={done}>
         I know
       </WordButton>
     </Box>
-  );
-}
-
-function Planned({
-  evening,
-  item,
-  start,
-  onDone,
-}: {
-  readonly evening: string;
-  readonly item: string;
-  readonly start: number;
-  readonly onDone: () => void;
-}) {
-  const { choir } = useHere();
-  const runs = useQuery(runsQuery({ choir: choir.id, evening, item }));
-  const isLed = (runs.data?.length ?? 0) > 0;
-  const at = clockIn(choir.timeZone, choir.clock).minute(start);
-  if (isLed) return <>The cool-down was begun at its time.</>;
-  return (
-    <>
-      The cool-down is planned for {at}.{' '}
-      <WordLink fontSize="13px" to={`/evenings/${evening}/lead/${item}`} onClick={onDone}>
-        Lead it
-      </WordLink>
-    </>
   );
 }

@@ -2,6 +2,7 @@ import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import {
   addressOf,
+  ApiError,
   call,
   followedEventsQuery,
   followedQuery,
@@ -94,8 +95,9 @@ function ByCode({ code }: { readonly code: string }) {
   );
 }
 
-/** Hears of every change, so that what is shown is fetched at once. */
-function useNews(link: string, isGoing: boolean): void {
+/** Hears of every change, so that what is shown is fetched at once; answers whether it hears anything. */
+function useNews(link: string, isGoing: boolean): boolean {
+  const [isHeard, setHeard] = useState(true);
   useEffect(() => {
     const { queryKey } = followedQuery(link);
     const stream = new EventSource(addressOf('followRun', { link }));
@@ -108,17 +110,27 @@ function useNews(link: string, isGoing: boolean): void {
     stream.addEventListener('change', hear);
     stream.addEventListener(missedEvents, all);
     // After a break nobody knows what was missed.
-    stream.addEventListener('open', all);
+    stream.addEventListener('open', () => {
+      setHeard(true);
+      all();
+    });
+    stream.addEventListener('error', () => {
+      setHeard(false);
+      // A code that was taken back is refused: then that is said.
+      all();
+    });
     return () => stream.close();
   }, [link, isGoing]);
+  return isHeard;
 }
 
 function ByLink({ link }: { readonly link: string }) {
   const followed = useQuery(followedQuery(link));
   const { data, error } = followed;
   const [isOver, setOver] = useState(false);
-  useNews(link, data?.run?.endedAt === null && !isOver);
-  if (error && !data) {
+  const isHeard = useNews(link, data?.run?.endedAt === null && !isOver);
+  const isOverForUs = error instanceof ApiError && !error.mayPass;
+  if (error && (!data || isOverForUs)) {
     return <Failed message={messageOf(error)} onRetry={() => void followed.refetch()} />;
   }
   if (!data) return <Loading what="the stand" />;
@@ -129,18 +141,28 @@ function ByLink({ link }: { readonly link: string }) {
       </Empty>
     );
   }
-  return <OneRun key={data.run.id} link={link} followed={data} run={data.run} onOver={setOver} />;
+  return (
+    <OneRun
+      key={data.run.id}
+      {...{ link, isHeard }}
+      followed={data}
+      run={data.run}
+      onOver={setOver}
+    />
+  );
 }
 
 function OneRun({
   link,
   followed: { choir, accidentals, naming, mayStep },
   run,
+  isHeard,
   onOver,
 }: {
   readonly link: string;
   readonly followed: Followed;
   readonly run: NonNullable<Followed['run']>;
+  readonly isHeard: boolean;
   readonly onOver: (isOver: boolean) => void;
 }) {
   const news = useQuery(followedEventsQuery(link, run.id));
@@ -170,7 +192,9 @@ function OneRun({
         : {})}
     >
       <Box>{choir}</Box>
-      <Box role="status">{news.error ? messageOf(news.error) : 'this screen follows'}</Box>
+      <Box role="status" color={isHeard ? undefined : 'sporeText'}>
+        {isHeard ? 'this screen follows' : 'no connection: this is how it stood'}
+      </Box>
     </FollowedStand>
   );
 }

@@ -10,7 +10,7 @@ import {
   type PlanPlace,
 } from '@wide-fern/client';
 import type { Run } from '@wide-fern/contract';
-import { effective, ordered } from '@wide-fern/core';
+import { lastDone } from '@wide-fern/core';
 import { clockIn, dayInWords, happened, happenedInAll } from '@wide-fern/words';
 import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
@@ -181,7 +181,7 @@ function Reviewed({
   const { plan, settled } = useShown(known, known.events.at(-1)?.at ?? 0, choir.writing);
   const said = useLedWords(run);
   // That it ended is not taken back by one touch, weeks later.
-  const isNothingSaid = effective(ordered(known.events)).at(-1)?.act.kind === 'ended';
+  const isNothingSaid = lastDone(known.events)?.act.kind === 'ended';
   return (
     <Review
       {...{ place, lead, plan, said }}

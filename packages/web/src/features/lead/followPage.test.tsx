@@ -93,6 +93,32 @@ describe('a screen that follows by a code', () => {
     await screen.findByText('Slate steps');
   });
 
+  it('says when nothing is heard any more, and when its code was taken back', async () => {
+    const server = serve({
+      openRunLink: () => ({ link: ids.one }),
+      showFollowed: () => followed(runOf(ids.two, opened('slate-steps'))),
+      showFollowedEvents: () => ({ endedAt: null, events: eventsOf(opened('slate-steps')) }),
+    });
+    await show(<FollowPage />, { path: '/follow#ABCD-EFGH', pattern: '/follow' });
+    await screen.findByText('this screen follows');
+    const { answers } = server;
+    server.answers = {};
+    await tell('error');
+    expect(await screen.findByText('no connection: this is how it stood')).toBeTruthy();
+    expect(title()).toBe('Slate steps');
+    server.answers = answers;
+    await tell('open');
+    await screen.findByText('this screen follows');
+    server.answers = {
+      showFollowed: () => {
+        throw new Refusal(404, 'not_found', 'What this link was for is not here any more.');
+      },
+    };
+    await tell('error');
+    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect(screen.queryByText('Slate steps')).toBeNull();
+  });
+
   it('steps along where it may, and says what was refused', async () => {
     const asked: string[] = [];
     const server = serve({
