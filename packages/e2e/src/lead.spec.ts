@@ -328,7 +328,7 @@ test('a screen without an account follows by a code read aloud, and steps along 
   await panel.getByRole('button', { name: 'take it back' }).click();
   await expect(panel.getByRole('listitem')).toHaveCount(0);
   await phone.reload();
-  await expect(phone.getByRole('alert')).toContainText('What this link was for is not here');
+  await expect(phone.getByRole('alert')).toContainText('This code leads nowhere');
   await context.close();
   expectNoComplaints(person.context);
 });

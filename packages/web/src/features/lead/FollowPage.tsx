@@ -23,6 +23,12 @@ import { Name, WordButton } from '../../ui/words';
 import { Area } from './Area';
 import { FollowedStand, type FollowedRun } from './FollowedStand';
 
+/** Why a screen does not follow: most of all because of its code. */
+const said = (error: unknown): string =>
+  error instanceof ApiError && error.code === 'not_found'
+    ? 'This code leads nowhere: it was typed wrongly, taken back, or its evening is over. Ask whoever leads for another.'
+    : messageOf(error);
+
 /** A screen that follows a warm-up by a code; no account is needed. */
 export default function FollowPage() {
   useEffect(darkMeanwhile, []);
@@ -85,7 +91,7 @@ function ByCode({ code }: { readonly code: string }) {
   if (!opened.error) return <Loading what="the stand" />;
   return (
     <Box>
-      <Failed message={messageOf(opened.error)} onRetry={() => void opened.refetch()} />
+      <Failed message={said(opened.error)} onRetry={() => void opened.refetch()} />
       <Box px="24px">
         <WordButton minH="44px" onClick={() => void navigate('/follow')}>
           Type another code
@@ -131,7 +137,7 @@ function ByLink({ link }: { readonly link: string }) {
   const isHeard = useNews(link, data?.run?.endedAt === null && !isOver);
   const isOverForUs = error instanceof ApiError && !error.mayPass;
   if (error && (!data || isOverForUs)) {
-    return <Failed message={messageOf(error)} onRetry={() => void followed.refetch()} />;
+    return <Failed message={said(error)} onRetry={() => void followed.refetch()} />;
   }
   if (!data) return <Loading what="the stand" />;
   if (!data.run) {

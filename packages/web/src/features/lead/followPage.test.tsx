@@ -51,7 +51,7 @@ describe('a screen that follows by a code', () => {
     await show(<FollowPage />, { path: '/follow', pattern: '/follow' });
     fireEvent.change(screen.getByLabelText('Code'), { target: { value: 'abcd efgh' } });
     fireEvent.click(screen.getByRole('button', { name: 'Follow' }));
-    expect(await screen.findByRole('alert')).toBeTruthy();
+    expect((await screen.findByRole('alert')).textContent).toContain('This code leads nowhere');
     fireEvent.click(screen.getByRole('button', { name: 'Type another code' }));
     expect(await screen.findByLabelText('Code')).toBeTruthy();
   });
