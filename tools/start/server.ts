@@ -1,6 +1,9 @@
 import { fork, type ChildProcess } from 'node:child_process';
 import { serverFile, webFolder } from '../build/built';
 
+/** How long a server may take to end in order, in milliseconds. */
+const patience = 20_000;
+
 /** A running server process. */
 export interface RunningServer {
   readonly child: ChildProcess;
@@ -42,7 +45,10 @@ export async function startServer(
   });
   const stop = async () => {
     if (child.exitCode === null && child.signalCode === null) child.kill('SIGTERM');
+    // It ends by itself within seconds; one that cannot is ended.
+    const late = setTimeout(() => child.kill('SIGKILL'), patience);
     await ended;
+    clearTimeout(late);
   };
   return { child, ended, stop };
 }

@@ -38,15 +38,31 @@ class Started {
   /** Waits until it says this; with all it said, at once when it ended without. */
   async says(words: string | RegExp): Promise<void> {
     await Promise.race([
-      expect.poll(() => this.said, { timeout: 150_000 }).toMatch(words),
+      expect.poll(() => this.said, { timeout: 90_000 }).toMatch(words),
       this.ended.then((code) => {
         expect(this.said, `it ended with ${code} before it said so`).toMatch(words);
       }),
     ]);
   }
+  /** How it ended; with all it said when it goes on for much too long. */
+  async ends(): Promise<number | null> {
+    let late: NodeJS.Timeout | undefined;
+    const overdue = new Promise<never>((_, fail) => {
+      late = setTimeout(() => fail(new Error(`It does not end. It said:\n${this.said}`)), 60_000);
+    });
+    try {
+      return await Promise.race([this.ended, overdue]);
+    } finally {
+      clearTimeout(late);
+    }
+  }
   async stop(): Promise<void> {
     this.child.kill('SIGINT');
-    await this.ended;
+    try {
+      await this.ends();
+    } finally {
+      this.child.kill('SIGKILL');
+    }
   }
   /** The number of the server process: our child whose program is the bundle. */
   serverPid(): number {
@@ -153,7 +169,7 @@ test('killed in the middle of saving, server or database, what was acknowledged 
     // The starter itself is killed: the next start takes over, and everything is there.
     const orphan = started.postgresPid();
     process.kill(started.child.pid!, 'SIGKILL');
-    await started.ended;
+    await started.ends();
     again = new Started(data, started.port);
     await again.says('Wide Fern is ready');
     expect(again.said).toMatch(/without tidying up; that is repaired/);
@@ -163,12 +179,12 @@ test('killed in the middle of saving, server or database, what was acknowledged 
 
     // A second start says where it runs already.
     const twin = new Started(data, started.port);
-    expect(await twin.ended).toBe(1);
+    expect(await twin.ends()).toBe(1);
     expect(twin.said).toContain(`Wide Fern runs already, at ${again.address}`);
 
     // Ctrl-C stops everything; nothing stays behind.
     again.child.kill('SIGINT');
-    expect(await again.ended).toBe(0);
+    expect(await again.ends()).toBe(0);
     expect(again.said).toContain('Everything is saved');
     expect(existsSync(join(data, 'start.lock'))).toBe(false);
     expect(existsSync(join(data, 'postgres', 'data', 'postmaster.pid'))).toBe(false);
@@ -187,24 +203,24 @@ test('a taken port and a wrong one get a sentence; an unfinished first start rep
   const other = createServer().listen(port, '127.0.0.1');
   try {
     const taken = new Started(data, port);
-    expect(await taken.ended).toBe(1);
+    expect(await taken.ends()).toBe(1);
     expect(taken.said).toContain(`Port ${port} is taken by another program.`);
     expect(taken.said).not.toContain('    at ');
     const wrong = new Started(data, 123_456);
-    expect(await wrong.ended).toBe(1);
+    expect(await wrong.ends()).toBe(1);
     expect(wrong.said).toContain('has to be a number from 1 to 65535');
 
     // What an interrupted first start leaves: a data folder that is no cluster yet, and a lock.
     const started = new Started(data, await freePort());
     await started.says('Wide Fern is ready');
     started.child.kill('SIGTERM');
-    expect(await started.ended).toBe(0);
+    expect(await started.ends()).toBe(0);
     rmSync(join(data, 'postgres', 'data', 'PG_VERSION'));
     writeFileSync(join(data, 'start.lock'), '{"pid":');
     const again = new Started(data, await freePort());
     await again.says('Wide Fern is ready');
     again.child.kill('SIGINT');
-    expect(await again.ended).toBe(0);
+    expect(await again.ends()).toBe(0);
   } finally {
     other.close();
     rmSync(data, { recursive: true, force: true });

@@ -68,6 +68,11 @@ let stopping = false;
 async function stop(): Promise<void> {
   if (stopping) return;
   stopping = true;
+  // Whatever still hangs after that long, the database's own wait among it, does not keep us for ever.
+  setTimeout(() => {
+    log.error('something did not end in time; ending without it');
+    process.exit(1);
+  }, 15_000).unref();
   const closed = new Promise<void>((done) => server.close(() => done()));
   server.closeIdleConnections();
   upkeep.stop();

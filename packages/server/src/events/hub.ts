@@ -32,7 +32,9 @@ export function changeHub(url: string, log: Logger): ChangeHub {
   const listeners = new Map<string, Set<Listener>>();
   const ofSignIns = new Set<() => void>();
   const forgetSignIns = () => ofSignIns.forEach((listener) => listener());
-  let client: Promise<Client> | undefined;
+  /** The one connection: there, or on its way. */
+  let connection: Promise<Client> | undefined;
+  let retry: NodeJS.Timeout | undefined;
   let closed = false;
 
   const tell = (choir: string, told: Told) => {
@@ -43,35 +45,48 @@ export function changeHub(url: string, log: Logger): ChangeHub {
     tell(choir, { id, kind, ...about });
   };
 
-  async function connect(): Promise<Client> {
-    const opened = new Client({ connectionString: url });
-    opened.on('notification', (heard) => {
+  async function open(): Promise<Client> {
+    const client = new Client({ connectionString: url });
+    let listens = false;
+    client.on('notification', (heard) => {
       if (heard.channel === signIns) forgetSignIns();
       else hear(heard.payload);
     });
-    opened.on('error', (error) => log.warn({ err: error }, 'the connection for changes broke'));
-    opened.on('end', () => {
-      client = undefined;
-      if (!closed && (listeners.size > 0 || ofSignIns.size > 0)) void reconnect(0);
+    client.on('error', (error) => log.warn({ err: error }, 'the connection for changes broke'));
+    client.once('end', () => {
+      // One that never came about is its opener's to try again.
+      if (!listens) return;
+      connection = undefined;
+      comeBack(0);
     });
-    await opened.connect();
-    await opened.query(`listen ${signIns}`);
-    await opened.query(`listen ${channel}`);
-    return opened;
-  }
-
-  /** After a break nobody knows what was missed: everyone is told so. */
-  async function reconnect(failures: number): Promise<void> {
     try {
-      client ??= connect();
-      await client;
-      forgetSignIns();
-      for (const choir of listeners.keys()) tell(choir, 'missed');
-    } catch {
-      client = undefined;
-      const wait = waits[Math.min(failures, waits.length - 1)]!;
-      if (!closed) setTimeout(() => void reconnect(failures + 1), wait).unref();
+      await client.connect();
+      await client.query(`listen ${signIns}`);
+      await client.query(`listen ${channel}`);
+      listens = true;
+      return client;
+    } catch (error) {
+      connection = undefined;
+      await client.end().catch(() => undefined);
+      throw error;
     }
+  }
+  const connected = (): Promise<Client> => (connection ??= open());
+
+  /** Connects again, now and then until it works. After a break nobody knows what was missed: everyone is told so. */
+  function comeBack(failures: number): void {
+    if (closed || (listeners.size === 0 && ofSignIns.size === 0)) return;
+    connected().then(
+      () => {
+        forgetSignIns();
+        for (const choir of listeners.keys()) tell(choir, 'missed');
+      },
+      () => {
+        const wait = waits[Math.min(failures, waits.length - 1)]!;
+        clearTimeout(retry);
+        if (!closed) retry = setTimeout(() => comeBack(failures + 1), wait).unref();
+      },
+    );
   }
 
   return {
@@ -83,10 +98,8 @@ export function changeHub(url: string, log: Logger): ChangeHub {
         if (known.size === 0 && listeners.get(choir) === known) listeners.delete(choir);
       };
       try {
-        client ??= connect();
-        await client;
+        await connected();
       } catch (error) {
-        client = undefined;
         stop();
         throw error;
       }
@@ -94,13 +107,14 @@ export function changeHub(url: string, log: Logger): ChangeHub {
     },
     onSignIns(listener) {
       ofSignIns.add(listener);
-      void reconnect(0);
+      connected().catch(() => comeBack(0));
     },
     async close() {
       closed = true;
       ofSignIns.clear();
       listeners.clear();
-      await (await client?.catch(() => undefined))?.end();
+      clearTimeout(retry);
+      await (await connection?.catch(() => undefined))?.end();
     },
   };
 }
