@@ -1,5 +1,5 @@
 import { choirEventSchema, uuid, z, type ChoirEvent } from '@wide-fern/contract';
-import { Client } from 'pg';
+import { Client, type Notification } from 'pg';
 import type { Logger } from 'pino';
 
 /** What is told of a choir: an event, or that some may have been missed. */
@@ -27,6 +27,36 @@ const notificationSchema = z.object({
   about: choirEventSchema.omit({ id: true, kind: true }),
 });
 
+/** Opens a connection that listens. One that never came about is its opener's to try again, and is closed whole. */
+async function openConnection(
+  url: string,
+  log: Logger,
+  on: {
+    readonly hear: (heard: Notification) => void;
+    readonly onFailed: () => void;
+    readonly onLost: () => void;
+  },
+): Promise<Client> {
+  const client = new Client({ connectionString: url });
+  let listens = false;
+  client.on('notification', on.hear);
+  client.on('error', (error) => log.warn({ err: error }, 'the connection for changes broke'));
+  client.once('end', () => {
+    if (listens) on.onLost();
+  });
+  try {
+    await client.connect();
+    await client.query(`listen ${signIns}`);
+    await client.query(`listen ${channel}`);
+    listens = true;
+    return client;
+  } catch (error) {
+    on.onFailed();
+    await client.end().catch(() => undefined);
+    throw error;
+  }
+}
+
 /** Opens the one connection of this process on which PostgreSQL tells what was stored; at the first subscription. */
 export function changeHub(url: string, log: Logger): ChangeHub {
   const listeners = new Map<string, Set<Listener>>();
@@ -45,32 +75,15 @@ export function changeHub(url: string, log: Logger): ChangeHub {
     tell(choir, { id, kind, ...about });
   };
 
-  async function open(): Promise<Client> {
-    const client = new Client({ connectionString: url });
-    let listens = false;
-    client.on('notification', (heard) => {
-      if (heard.channel === signIns) forgetSignIns();
-      else hear(heard.payload);
+  const open = () =>
+    openConnection(url, log, {
+      hear: (heard) => (heard.channel === signIns ? forgetSignIns() : hear(heard.payload)),
+      onFailed: () => (connection = undefined),
+      onLost: () => {
+        connection = undefined;
+        comeBack(0);
+      },
     });
-    client.on('error', (error) => log.warn({ err: error }, 'the connection for changes broke'));
-    client.once('end', () => {
-      // One that never came about is its opener's to try again.
-      if (!listens) return;
-      connection = undefined;
-      comeBack(0);
-    });
-    try {
-      await client.connect();
-      await client.query(`listen ${signIns}`);
-      await client.query(`listen ${channel}`);
-      listens = true;
-      return client;
-    } catch (error) {
-      connection = undefined;
-      await client.end().catch(() => undefined);
-      throw error;
-    }
-  }
   const connected = (): Promise<Client> => (connection ??= open());
 
   /** Connects again, now and then until it works. After a break nobody knows what was missed: everyone is told so. */
