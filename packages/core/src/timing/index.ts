@@ -2,3 +2,4 @@ export * from './clock';
 export * from './estimate';
 export * from './segment';
 export * from './movement';
+export * from './beat';

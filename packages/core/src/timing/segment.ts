@@ -90,6 +90,10 @@ function segmentTimes(timing: PatternTiming): {
   return { repetitions, seconds: at + after };
 }
 
+/** Every repetition of a sung or spoken segment in its time, from the segment's start. */
+export const repetitionTimes = (timing: PatternTiming): readonly RepetitionTime[] =>
+  segmentTimes(timing).repetitions;
+
 /** How often each thing happens in a sung or spoken segment. */
 export interface PatternCounts {
   readonly repetitions: number;

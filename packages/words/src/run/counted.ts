@@ -1,12 +1,16 @@
 import type { Segment } from '@wide-fern/contract';
 import {
+  beatMoment,
   breathMoment,
   moveMoment,
+  timingOf,
+  type BeatMoment,
   type BreathChange,
   type BreathCounts,
   type MoveMoment,
   type Movement,
   type Music,
+  type RunState,
   type Seconds,
 } from '@wide-fern/core';
 import { counted } from '../counting';
@@ -93,4 +97,50 @@ export function moveAt(
   return seconds < 0
     ? { level: 0, count: '–', word: 'ready', round: '' }
     : { level: 0, count: '·', word: 'that is done', round: '' };
+}
+
+const beatWords = {
+  'count-in': 'count in',
+  listen: 'listen',
+  text: 'speak',
+  breath: 'breathe',
+} as const satisfies Record<BeatMoment['of'], string>;
+
+/** What is spoken to a beat so many seconds after it began; below 0 while it is explained. */
+export function spokenAt({ exercise, choices }: Segment, seconds: Seconds): CountedMoment {
+  const { music } = exercise;
+  const moment =
+    music.kind === 'spoken' ? beatMoment(timingOf(exercise, choices), seconds) : undefined;
+  if (moment && music.kind === 'spoken') {
+    const bar = music.metre?.beats ?? music.beats;
+    const before = moment.of === 'text' ? (music.metre?.pickUp ?? 0) : 0;
+    // A pick-up is the end of the bar before.
+    const beat = (((moment.beat - before) % bar) + bar) % bar;
+    return {
+      level: 1 - moment.into,
+      count: String(Math.floor(beat) + 1),
+      word: beatWords[moment.of],
+      round: `${moment.repetition + 1} of ${choices.repetitions}`,
+    };
+  }
+  return seconds < 0
+    ? { level: 0, count: '–', word: 'ready', round: `${choices.repetitions} in all` }
+    : {
+        level: 0,
+        count: '·',
+        word: 'that was the last one',
+        round: `${choices.repetitions} in all`,
+      };
+}
+
+/** What leads itself, whatever it is, so many seconds after it began; undefined for what is sung. */
+export function countedAt(
+  segment: Segment,
+  { key, longer }: Pick<RunState, 'key' | 'longer'>,
+): ((seconds: Seconds) => CountedMoment) | undefined {
+  const { kind } = segment.exercise.music;
+  if (kind === 'breath') return (seconds) => breathAt(segment, longer, seconds);
+  if (kind === 'body' && key !== null) return (seconds) => moveAt(segment, key, seconds);
+  if (kind === 'spoken' && key !== null) return (seconds) => spokenAt(segment, seconds);
+  return undefined;
 }

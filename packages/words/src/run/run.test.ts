@@ -4,7 +4,15 @@ import { choose, ledPlan, ledSegments, performAll, planNow, runAt } from '@wide-
 import { documentOf } from '@wide-fern/plan/testing';
 import { happened, happenedInAll } from './happened';
 import { standOf, standTime } from './stand';
-import { breathAt, breathCountWords, longerInWords, moveAt, moveInWords } from './counted';
+import {
+  breathAt,
+  breathCountWords,
+  countedAt,
+  longerInWords,
+  moveAt,
+  moveInWords,
+  spokenAt,
+} from './counted';
 import { openTargetInWords } from './review';
 import { sentInWords, touchWords } from './touch';
 
@@ -177,7 +185,7 @@ describe('small words', () => {
 });
 
 describe('what leads itself', () => {
-  const segments = documentOf('coat-off', 'long-s').segments;
+  const segments = documentOf('coat-off', 'long-s', 'slate-steps').segments;
   it('says of breath the count and the round, and that the next ones are longer', () => {
     const breath = segments[1]!;
     const { repetitions } = breath.choices;
@@ -198,6 +206,30 @@ describe('what leads itself', () => {
     expect(moveAt(segments[0]!, 0, -1)).toMatchObject({ count: '–', word: 'ready' });
     expect(moveAt(segments[0]!, 0, 1.5)).toMatchObject({ count: '10', word: 'move' });
     expect(moveAt(segments[0]!, 0, 3600).word).toBe('that is done');
+  });
+  it('says of a text the beat in its bar, which time it is, and when to breathe', () => {
+    const document = performAll(documentOf('ferry-consonants'), [
+      choose('ferry-consonants', { tempo: 60, repetitions: 2, demonstrate: 'no' }),
+    ]);
+    const text = document.segments[0]!;
+    const { countIn, breathBeats, music } = text.exercise;
+    const beats = music.kind === 'spoken' ? music.beats : 0;
+    expect(spokenAt(text, -1)).toMatchObject({ count: '–', word: 'ready', round: '2 in all' });
+    expect(spokenAt(text, 0.5)).toMatchObject({ count: '1', word: 'count in', round: '1 of 2' });
+    const begins = spokenAt(text, countIn + 0.25);
+    expect(begins).toMatchObject({ count: '1', word: 'speak', round: '1 of 2' });
+    expect(begins.level).toBeCloseTo(0.75);
+    expect(spokenAt(text, countIn + 5.5)).toMatchObject({ count: '2', word: 'speak' });
+    expect(spokenAt(text, countIn + beats + 0.5)).toMatchObject({ word: 'breathe' });
+    expect(spokenAt(text, countIn + beats + breathBeats + 0.5).round).toBe('2 of 2');
+    expect(spokenAt(text, 3600)).toMatchObject({ count: '·', word: 'that was the last one' });
+  });
+  it('leaves what is sung, and what has not begun, to the stand', () => {
+    const longer: [] = [];
+    expect(countedAt(segments[2]!, { key: 0, longer })).toBeUndefined();
+    expect(countedAt(segments[0]!, { key: null, longer })).toBeUndefined();
+    expect(countedAt(segments[0]!, { key: 1, longer })!(1).word).toBe('move');
+    expect(countedAt(segments[1]!, { key: null, longer })!(-1).word).toBe('ready');
   });
   it('says its side, its time and its round only where there are several', () => {
     const at = { side: 1, time: 2, round: 0 } as const;

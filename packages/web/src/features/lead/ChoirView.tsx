@@ -3,8 +3,7 @@ import type { Segment } from '@wide-fern/contract';
 import type { Stand } from '@wide-fern/words';
 import { Name } from '../../ui/words';
 import type { RunState } from '@wide-fern/core';
-import { BreathShape } from './BreathShape';
-import { MoveShape } from './MoveShape';
+import { LedByItself } from './LedByItself';
 
 /** What the choir sees on a large screen: what is sung or done, how it breathes, what to think of; nothing else. */
 export function ChoirView({
@@ -35,15 +34,13 @@ export function ChoirView({
       <Name as="h1" fontSize={{ base: '28px', md: '44px' }} color="inkSoft">
         {stand?.name ?? 'We begin in a moment'}
       </Name>
-      {stand && isBreath && <BreathShape segment={present} longer={settled.longer} since={since} />}
+      {present && isBreath && <LedByItself segment={present} {...{ settled, since }} />}
       {stand && !isBreath && (stand.sung || stand.doing) && (
         <Box fontSize={{ base: '36px', md: '76px' }} lineHeight="1.15">
           {stand.sung || stand.doing}
         </Box>
       )}
-      {present?.exercise.music.kind === 'body' && settled.key !== null && (
-        <MoveShape segment={present} place={settled.key} since={since} />
-      )}
+      {present && !isBreath && <LedByItself segment={present} {...{ settled, since }} />}
       {stand && (
         <Name fontSize={{ base: '24px', md: '44px' }} lineHeight="1.25">
           {stand.isTalk ? stand.purpose : stand.cue}

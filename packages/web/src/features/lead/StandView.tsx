@@ -5,8 +5,7 @@ import type { Stand, StandKey, StandPart } from '@wide-fern/words';
 import { memo } from 'react';
 import { hueOf } from '../../ui/color';
 import { Name } from '../../ui/words';
-import { BreathShape } from './BreathShape';
-import { MoveShape } from './MoveShape';
+import { LedByItself } from './LedByItself';
 
 /** How high the highest mark stands, as a share of the room above the names. */
 const rises = 0.5;
@@ -140,10 +139,8 @@ export const StandView = memo(function StandView({
   /** Seconds since what is going on began; below 0 while it is explained. */
   readonly since: () => number;
 }) {
-  const breath =
-    present?.exercise.music.kind === 'breath' ? (
-      <BreathShape segment={present} longer={settled.longer} {...{ since, isSilent }} />
-    ) : undefined;
+  const itself = present && <LedByItself segment={present} {...{ settled, since, isSilent }} />;
+  const isBreath = present?.exercise.music.kind === 'breath';
   const { key, next, keys, parts, cue, purpose, doing, step, sung, caution, isTalk } = stand;
   return (
     <Flex
@@ -162,42 +159,41 @@ export const StandView = memo(function StandView({
         pr={{ md: '40px' }}
         pt={{ base: '4px', md: '8px' }}
       >
-        {breath ??
-          (key === null ? (
-            <Box fontSize={{ base: '30px', md: '44px' }} lineHeight="1.25" mt={{ md: '24px' }}>
-              {doing}
-              {step && (
-                <Box fontSize={{ base: '20px', md: '28px' }} color="inkSoft" mb="12px">
-                  {step}
-                </Box>
-              )}
-              {present?.exercise.music.kind === 'body' && settled.key !== null && (
-                <MoveShape segment={present} place={settled.key} {...{ since, isSilent }} />
-              )}
-            </Box>
-          ) : (
-            <Flex align="baseline" justify="space-between" gap="24px" wrap="nowrap">
-              <Box
-                aria-live="polite"
-                aria-label={`${isTalk ? 'first' : 'now'} ${key}`}
-                fontSize={{ base: '150px', md: '190px', xl: '240px' }}
-                fontWeight={600}
-                lineHeight={{ base: '0.9', md: '1' }}
-                whiteSpace="nowrap"
-                color={isTalk ? 'inkSoft' : 'ink'}
-              >
-                {key}
+        {isBreath ? (
+          itself
+        ) : key === null ? (
+          <Box fontSize={{ base: '30px', md: '44px' }} lineHeight="1.25" mt={{ md: '24px' }}>
+            {doing}
+            {step && (
+              <Box fontSize={{ base: '20px', md: '28px' }} color="inkSoft" mb="12px">
+                {step}
               </Box>
-              {next && (
-                <Flex align="baseline" gap="16px" minW={0}>
-                  <Box as="span" color="inkSoft" fontSize={{ base: '24px', md: '40px' }}>
-                    next
-                  </Box>
-                  <NextWord word={next} isKey={keys.some(({ name }) => name === next)} />
-                </Flex>
-              )}
-            </Flex>
-          ))}
+            )}
+            {itself}
+          </Box>
+        ) : (
+          <Flex align="baseline" justify="space-between" gap="24px" wrap="nowrap">
+            <Box
+              aria-live="polite"
+              aria-label={`${isTalk ? 'first' : 'now'} ${key}`}
+              fontSize={{ base: '150px', md: '190px', xl: '240px' }}
+              fontWeight={600}
+              lineHeight={{ base: '0.9', md: '1' }}
+              whiteSpace="nowrap"
+              color={isTalk ? 'inkSoft' : 'ink'}
+            >
+              {key}
+            </Box>
+            {next && (
+              <Flex align="baseline" gap="16px" minW={0}>
+                <Box as="span" color="inkSoft" fontSize={{ base: '24px', md: '40px' }}>
+                  next
+                </Box>
+                <NextWord word={next} isKey={keys.some(({ name }) => name === next)} />
+              </Flex>
+            )}
+          </Flex>
+        )}
         {keys.length > 1 && <Ladder keys={keys} />}
         {key === null && next && (
           <Box mt="16px" fontSize={{ base: '20px', md: '28px' }} color="inkSoft">
