@@ -23,6 +23,7 @@ export * from './run/here';
 export * from './run/late';
 export * from './run/led';
 export * from './run/managed';
+export * from './run/movesOn';
 export * from './run/now';
 export * from './run/rehearsed';
 export * from './run/simulated';

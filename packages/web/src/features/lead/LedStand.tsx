@@ -1,8 +1,9 @@
 import { Flex } from '@chakra-ui/react';
 import { isEnded, type PlanPlace, type RunLead } from '@wide-fern/client';
 import type { RunState } from '@wide-fern/core';
+import { movesOn } from '@wide-fern/plan';
 import { sentInWords, touchWords } from '@wide-fern/words';
-import { useCallback, useState, type ReactNode } from 'react';
+import { useCallback, useEffect, useState, type ReactNode } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { LargeTouches } from './LargeTouches';
@@ -54,6 +55,10 @@ export function LedStand({
   const [settings, changeSettings] = useStandSettings(account.id);
   const sounds = useSounds(lead, led, settings, rehearsing?.answered);
   const { touch, undo, managed, since, shortcuts } = useTouches(lead, led, sounds, settings, open);
+  const goesOn = settings.moving === 'by themselves' && movesOn(plan, state);
+  useEffect(() => {
+    if (goesOn) touch('next');
+  }, [goesOn, touch]);
   const bind = useCallback(
     (control: string, command: Command) =>
       changeSettings({ bound: { ...settings.bound, [control]: command } }),

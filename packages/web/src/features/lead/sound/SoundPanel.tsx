@@ -8,6 +8,7 @@ import {
   answers,
   countings,
   loudnesses,
+  movings,
   withKeys,
   type StandSettings,
 } from '../stand/standSettings';
@@ -16,6 +17,7 @@ import type { Sounds } from './useSounds';
 const optionsOf = <T extends string>(all: readonly T[], words: Readonly<Record<T, string>>) =>
   all.map((one) => [one, words[one]] as const);
 const countingOptions = countings.map((one) => [one, one] as const);
+const movingOptions = movings.map((one) => [one, one] as const);
 const loudnessOptions = loudnesses.map((one) => [one, one] as const);
 
 /** What can be heard of the present key, and what sounds by itself. */
@@ -71,13 +73,22 @@ export default function SoundPanel({
             onChange={(loudness) => onChange({ loudness })}
           />
         </Asked>
-        <Asked label="Breath and movements">
+        <Asked label="What counts itself">
           <WordChoice
             isLarge
-            label="Breath and movements"
+            label="What counts itself"
             options={countingOptions}
             value={settings.counting}
             onChange={(counting) => onChange({ counting })}
+          />
+        </Asked>
+        <Asked label="From movement to movement">
+          <WordChoice
+            isLarge
+            label="From movement to movement"
+            options={movingOptions}
+            value={settings.moving}
+            onChange={(moving) => onChange({ moving })}
           />
         </Asked>
         <Asked label="A touch is answered by">

@@ -9,6 +9,8 @@ export const withKeys = ['nothing', 'chord', 'notes', 'count-in'] as const;
 export const loudnesses = ['quiet', 'usual', 'loud'] as const;
 /** How what leads itself is shown: with its counts and words, or as the shape alone, for silence. */
 export const countings = ['with counts', 'the shape alone'] as const;
+/** Whether the next movement of an exercise waits for a touch. */
+export const movings = ['one touch each', 'by themselves'] as const;
 /** How a touch is answered. */
 export const answers = ['nothing', 'vibration', 'click'] as const;
 
@@ -18,6 +20,7 @@ const schema = z.object({
   loudness: z.enum(loudnesses).default('usual'),
   answer: z.enum(answers).default('nothing'),
   counting: z.enum(countings).default('with counts'),
+  moving: z.enum(movings).default('one touch each'),
   /** By how many counts rounds of breath change by how many managed, and what comes of few for a key. */
   counts: z.int().min(0).max(mostLonger).default(0),
   few: z.enum(whenFew).default('nothing'),
