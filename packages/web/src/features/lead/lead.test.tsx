@@ -187,6 +187,27 @@ describe('leading', () => {
     expect(kinds().slice(-2)).toEqual(['managed', 'again']);
   });
 
+  it('goes from movement to movement by itself where that is wished, and stops before what follows', async () => {
+    served();
+    const began = Date.now() - 200_000;
+    const events = [
+      { id: 'a', n: 0, at: 0, act: { kind: 'opened' as const, segment: 'coat-off' } },
+      { id: 'b', n: 1, at: 1000, act: { kind: 'began' as const, key: 3 } },
+    ];
+    const head = {
+      ...{ startedAt: new Date(began).toISOString(), seconds: 900, document: document_ },
+    };
+    keepRun(ids.account, place, { id: ids.two, head, events, known: [], begun: false });
+    await show(<LeadPage />, address);
+    touch('Carry on');
+    press('v');
+    const moving = await screen.findByRole('radiogroup', { name: 'From movement to movement' });
+    expect(kinds()).toEqual(['opened', 'began']);
+    fireEvent.click(within(moving).getByRole('radio', { name: 'by themselves' }));
+    expect(lastKeptRun(ids.account, place)!.events.at(-1)!.act).toEqual({ kind: 'began', key: 4 });
+    expect(kinds()).toEqual(['opened', 'began', 'began']);
+  });
+
   it('is reviewed: a note, and what a piece is to become next, in one touch', async () => {
     const { server, kept } = served();
     const judged: unknown[] = [];
