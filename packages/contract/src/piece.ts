@@ -5,7 +5,7 @@ import { z } from './zod';
 /** The largest file of a score that is kept. */
 export const largestScoreFile = 20_000_000;
 
-const partId = z.string().min(1).max(8);
+export const partId = z.string().min(1).max(8);
 const barNumber = z.int().min(0).max(20_000);
 
 export const rangesSchema = z

@@ -1,5 +1,6 @@
 import { choirSchema } from './choir';
 import { line, uuid } from './common';
+import { partId } from './piece';
 import { planDocumentSchema } from './plan';
 import { editFactSchema } from './planEdit';
 import { mostFacts } from './limits';
@@ -59,8 +60,8 @@ export type KeptPlan = z.infer<typeof keptPlanSchema>;
 export const wholeKeptPlanSchema = keptPlanSchema.extend({ document: planDocumentSchema });
 export type WholeKeptPlan = z.infer<typeof wholeKeptPlanSchema>;
 
-/** What a link is for: reading a plan's sheets, another screen that follows while it is led, or one that steps too. */
-const linkUses = ['sheet', 'follow', 'step'] as const;
+/** What a link is for: reading a plan's sheets, practising at home, another screen that follows while it is led, or one that steps too. */
+const linkUses = ['sheet', 'practice', 'follow', 'step'] as const;
 export type LinkUse = (typeof linkUses)[number];
 
 /** A link by which others read a plan's sheets, or follow it while it is led, without an account. */
@@ -69,6 +70,8 @@ export const planLinkSchema = z.object({
   use: z.enum(linkUses),
   /** For whom it is, in the director's words. */
   note: z.string(),
+  /** For practising at home: the part whose page it is; null where whoever opens it chooses. */
+  part: partId.nullable(),
   expiresAt: z.iso.datetime(),
 });
 export type PlanLink = z.infer<typeof planLinkSchema>;
@@ -76,6 +79,7 @@ export type PlanLink = z.infer<typeof planLinkSchema>;
 export const makePlanLinkSchema = z.object({
   note: z.string().trim().max(80, 'At most 80 characters.'),
   use: z.enum(linkUses).default('sheet'),
+  part: partId.nullable().default(null),
 });
 export type MakePlanLink = z.infer<typeof makePlanLinkSchema>;
 
@@ -95,3 +99,9 @@ export const linkedPlanSchema = z.object({
   document: planDocumentSchema,
 });
 export type LinkedPlan = z.infer<typeof linkedPlanSchema>;
+
+/** What singers practise from at home: the plan as it is now, without persons, for one part where its link is. */
+export const practiceSchema = linkedPlanSchema
+  .omit({ place: true })
+  .extend({ part: partId.nullable() });
+export type Practice = z.infer<typeof practiceSchema>;

@@ -24,6 +24,7 @@ export * from './playing/answering';
 export * from './playing/given';
 export * from './playing/moved';
 export * from './playing/openings';
+export * from './playing/practising';
 export * from './playing/programme';
 export * from './timing';
 export * from './units';

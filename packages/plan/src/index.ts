@@ -33,6 +33,7 @@ export * from './figures';
 export * from './givenUp';
 export * from './firstSteps';
 export * from './itemTime';
+export * from './listening';
 export * from './warmUpBefore';
 export * from './needs';
 export * from './open';

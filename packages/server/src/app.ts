@@ -22,7 +22,13 @@ import { callLimits } from './http/limits';
 import { mount } from './http/mount';
 import { pages } from './http/pages';
 import { notFound } from './http/problem';
-import { permissions, sameOriginOnly, securityHeaders, strictTransport } from './http/security';
+import {
+  permissions,
+  sameOriginOnly,
+  securityHeaders,
+  strictTransport,
+  unlisted,
+} from './http/security';
 import type { Mailer } from './mail/mailer';
 import { piecesRoutes } from './pieces/pieces.routes';
 import { planRoutes } from './plan/plan.routes';
@@ -122,7 +128,7 @@ export function createApp(options: {
   app.disable('etag');
   app.set('trust proxy', trustedProxies);
   app.use(requestLog(log));
-  app.use(securityHeaders(), permissions, strictTransport);
+  app.use(securityHeaders(), permissions, unlisted, strictTransport);
   app.use('/api', sameOriginOnly(publicUrl));
   app.get('/api/health', health(orm));
   app.get('/api/openapi.json', compression(), description());

@@ -33,6 +33,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'renewPassword',
     'lookAtInvitation',
     'openPlanLink',
+    'openPractice',
     'openRunLink',
     'showFollowed',
     'showFollowedEvents',

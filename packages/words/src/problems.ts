@@ -18,6 +18,7 @@ const things = {
   mark: 'This mark',
   member: 'This member',
   piece: 'This piece',
+  practice: 'What this page was for',
   run: 'What happened in this warm-up',
   score: 'This score',
   singer: 'This singer',
@@ -100,7 +101,10 @@ export const problemWords = {
   other_origin: () =>
     'This request comes from another site and is refused. If this is the right address, who runs Wide Fern has to set it as PUBLIC_URL.',
   wrong_present_password: () => 'This is not your present password.',
-  not_found: (thing: Thing) => `${things[thing]} is not here, or not yours to see.`,
+  not_found: (thing: Thing) =>
+    thing === 'practice'
+      ? 'This page was taken back, or its time is over. Ask whoever leads your choir for a new one.'
+      : `${things[thing]} is not here, or not yours to see.`,
   changed_meanwhile: () => 'This was changed meanwhile. Look at both and choose.',
   email_taken: () =>
     'No account can be made with this e-mail. If it is yours, sign in with it or ask for a new password.',

@@ -64,6 +64,7 @@ export const paths = {
   makePlanLink: 'POST /choirs/:choir/evenings/:evening/plans/:item/links',
   endPlanLink: 'DELETE /choirs/:choir/evenings/:evening/plans/:item/links/:link',
   openPlanLink: 'POST /plan-link',
+  openPractice: 'POST /practice',
 
   listRuns: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs',
   showRun: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs/:run',

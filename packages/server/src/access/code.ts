@@ -4,8 +4,11 @@ import { digestOf } from './digest';
 /** Letters and digits that nobody takes for each other, read aloud or from paper. */
 const signs = 'ABCDEFGHJKLMNPQRSTUVWXYZ23456789';
 
-/** Twelve signs in three groups: sixty bits, «KQ7M-2XRD-H4TN»; two groups where it is read aloud and soon over. */
-export function newCode(groups: 2 | 3 = 3): string {
+/**
+ * Twelve signs in three groups: sixty bits, «KQ7M-2XRD-H4TN». Two groups where it is read aloud and soon over;
+ * seven, a hundred and forty bits, where it is handed to many and nobody types it.
+ */
+export function newCode(groups: 2 | 3 | 7 = 3): string {
   const group = () =>
     Array.from({ length: 4 }, () => signs.charAt(randomInt(signs.length))).join('');
   return Array.from({ length: groups }, group).join('-');

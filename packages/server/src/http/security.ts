@@ -29,12 +29,18 @@ export const securityHeaders = (): RequestHandler =>
     },
   });
 
-/** Of what a browser can do, only the microphone is asked for, and only by our own pages. */
+/** Of what a browser can do, only the microphone and instruments are asked for, and only by our own pages. */
 export const permissions: RequestHandler = (_request, response, next) => {
   response.setHeader(
     'Permissions-Policy',
-    'microphone=(self), camera=(), geolocation=(), payment=(), usb=(), midi=()',
+    'microphone=(self), camera=(), geolocation=(), payment=(), usb=(), midi=(self)',
   );
+  next();
+};
+
+/** Nothing here is for search engines: a page behind a secret link least of all. */
+export const unlisted: RequestHandler = (_request, response, next) => {
+  response.setHeader('X-Robots-Tag', 'noindex, nofollow');
   next();
 };
 

@@ -4,7 +4,13 @@ import { notFound } from '../http/problem';
 import { seesPersons } from '../voices/discreet';
 import { discreetPlan } from './discreetPlan';
 import { keepPlan, listKeptPlans, removeKeptPlan, showKeptPlan } from './keptPlans.service';
-import { endPlanLink, listPlanLinks, makePlanLink, openPlanLink } from './planLinks.service';
+import {
+  endPlanLink,
+  listPlanLinks,
+  makePlanLink,
+  openPlanLink,
+  openPractice,
+} from './planLinks.service';
 import {
   listPlanVersions,
   savePlan,
@@ -47,6 +53,7 @@ export const planRoutes: readonly Route[] = [
     const evening = await findEvening(em, choir, params.evening);
     return endPlanLink(em, { choir, evening, item: params.item }, params.link);
   }),
+  endpoint('openPractice', ({ em, body }) => openPractice(em, body.secret)),
   endpoint('openPlanLink', ({ em, body }) => openPlanLink(em, body.secret)),
   endpoint('showPlanVersion', async ({ em, choir, role, params }) => {
     const evening = await findEvening(em, choir, params.evening);

@@ -5,6 +5,7 @@ import type {
   MakePlanLink,
   NewPlanLink,
   PlanLink as PlanLinkView,
+  Practice,
 } from '@wide-fern/contract';
 import { itemTime } from '@wide-fern/plan';
 import { hashOfCode, newCode } from '../access/code';
@@ -13,6 +14,7 @@ import type { Choir } from '../db/entities/choir';
 import type { Evening } from '../db/entities/evening';
 import { PlanLink } from '../db/entities/plan';
 import { notFound, problem } from '../http/problem';
+import type { Thing } from '@wide-fern/words';
 import { lockChoir } from '../keeping/room';
 import { inTwoWeeks } from '../time/grace';
 import { discreetPlan } from './discreetPlan';
@@ -31,10 +33,8 @@ export interface Linked {
 
 export const isGood = () => ({ expiresAt: { $gt: new Date() } });
 
-const asView = ({ id, note, use, expiresAt }: PlanLink): PlanLinkView => ({
-  id,
-  note,
-  use,
+const asView = ({ id, note, use, part, expiresAt }: PlanLink): PlanLinkView => ({
+  ...{ id, note, use, part: part ?? null },
   expiresAt: expiresAt.toISOString(),
 });
 
@@ -48,10 +48,12 @@ export async function listPlanLinks(em: EntityManager, of: Linked): Promise<Plan
   return good.map(asView);
 }
 
-/** A sheet is read for two weeks and until the evening is over; a screen follows on that evening. */
+const isLasting = (use: LinkUse): boolean => use === 'sheet' || use === 'practice';
+
+/** A sheet is read for two weeks and until the evening is over, and so it is practised; a screen follows on that evening. */
 function goodUntil(use: LinkUse, { endsAt }: Evening): Date {
   const end = endsAt.getTime();
-  if (use === 'sheet') return new Date(Math.max(inTwoWeeks().getTime(), end + day));
+  if (isLasting(use)) return new Date(Math.max(inTwoWeeks().getTime(), end + day));
   return new Date(Math.max(Date.now() + day / 2, end + day / 24));
 }
 
@@ -59,20 +61,19 @@ function goodUntil(use: LinkUse, { endsAt }: Evening): Date {
 export async function makePlanLink(
   em: EntityManager,
   of: Linked,
-  { note, use }: MakePlanLink,
+  { note, use, part }: MakePlanLink,
 ): Promise<NewPlanLink> {
   checkItem(of.evening, of.item);
   return em.transactional(async (inner) => {
     await lockChoir(inner, of.choir);
     const here = await inner.count(PlanLink, { ...of, ...isGood() });
     if (here >= mostLinks) throw problem('too_many', { of: 'links', most: mostLinks, here });
-    // One for a screen is read aloud, and soon over.
-    const code = newCode(use === 'sheet' ? 3 : 2);
+    // One for a screen is read aloud, and soon over; one for a whole choir is nobody's to guess.
+    const code = newCode(use === 'practice' ? 7 : use === 'sheet' ? 3 : 2);
     const expiresAt = goodUntil(use, of.evening);
     const link = inner.create(PlanLink, {
       ...of,
-      note,
-      use,
+      ...{ note, use, part: use === 'practice' ? part : null },
       codeHash: hashOfCode(code),
       expiresAt,
     });
@@ -85,23 +86,36 @@ export async function endPlanLink(em: EntityManager, of: Linked, id: string): Pr
   if ((await em.nativeDelete(PlanLink, { id, ...of })) === 0) throw notFound('link');
 }
 
-/** What a link leads to, as a reader of the choir sees it: the plan as it is now, without persons. */
-export async function openPlanLink(em: EntityManager, code: string): Promise<LinkedPlan> {
+/** What a link of one use leads to, as a reader of the choir sees it: the plan as it is now, without persons. */
+async function opened(em: EntityManager, code: string, use: 'sheet' | 'practice', thing: Thing) {
   const link = await em.findOne(
     PlanLink,
-    { codeHash: hashOfCode(code), use: 'sheet', ...isGood() },
+    { codeHash: hashOfCode(code), use, ...isGood() },
     { populate: ['choir', 'evening'] },
   );
-  if (!link) throw notFound('link');
+  if (!link) throw notFound(thing);
   const { choir, evening, item } = link;
   const plan = await showPlan(em, choir, evening, item);
-  if (!plan) throw notFound('link');
+  if (!plan) throw notFound(thing);
   const { document } = await discreetPlan(em, choir, plan);
   const { name, timeZone, clock, accidentals, naming } = showChoir(choir);
   const times = { startsAt: evening.startsAt.toISOString(), agenda: evening.agenda };
   const { start, allotted } = itemTime(times, item);
+  const startsAt = new Date(start).toISOString();
   return {
-    ...{ choir: name, timeZone, clock, accidentals, naming, place: evening.place },
-    ...{ startsAt: new Date(start).toISOString(), allotted, document },
+    link,
+    plan: { choir: name, timeZone, clock, accidentals, naming, startsAt, allotted, document },
   };
+}
+
+/** The sheets a link leads to. */
+export async function openPlanLink(em: EntityManager, code: string): Promise<LinkedPlan> {
+  const { link, plan } = await opened(em, code, 'sheet', 'link');
+  return { ...plan, place: link.evening.place };
+}
+
+/** What a link leads to that singers practise from. */
+export async function openPractice(em: EntityManager, code: string): Promise<Practice> {
+  const { link, plan } = await opened(em, code, 'practice', 'practice');
+  return { ...plan, part: link.part ?? null };
 }

@@ -76,7 +76,7 @@ export const alongWords = ({
 });
 
 /** What a code for another screen is for. */
-export const linkUseWords: Readonly<Record<Exclude<LinkUse, 'sheet'>, string>> = {
+export const linkUseWords: Readonly<Record<Extract<LinkUse, 'follow' | 'step'>, string>> = {
   follow: 'follows',
   step: 'may step too',
 };

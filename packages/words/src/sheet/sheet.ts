@@ -29,12 +29,16 @@ export interface SheetTable {
   readonly rows: readonly { readonly name: string; readonly cells: readonly string[] }[];
 }
 
-/** A segment on paper, from the top down. */
-export interface SheetEntry {
+/** What stands above every segment: when it is, how long, and its name. */
+export interface Headed {
   readonly id: string;
   readonly clock: string;
   readonly length: string;
   readonly name: string;
+}
+
+/** A segment on paper, from the top down. */
+export interface SheetEntry extends Headed {
   /** What stands small beside the name. */
   readonly beside: string;
   /** Above the notes. */
@@ -81,16 +85,16 @@ export const plain = (text: string): Line => [{ text }];
 export const strong = (text: string): Run => ({ text, strong: true });
 
 /** A sheet with its head, an entry for every segment that has one, and what to mind below. */
-export function sheetWith(
+export function sheetWith<E extends object = Omit<SheetEntry, keyof Headed>>(
   of: SheetOf,
-  entryOf: (segment: OfSegment) => Omit<SheetEntry, 'id' | 'clock' | 'length' | 'name'> | undefined,
+  entryOf: (segment: OfSegment) => E | undefined,
   under: (plan: EvaluatedPlan, clock: Clock) => string,
-): SheetText {
+): Omit<SheetText, 'entries'> & { readonly entries: readonly (Headed & E)[] } {
   const { start, allotted, document, writing } = of;
   const plan = evaluate(document, allotted);
   const clock = clockIn(of.timeZone, of.clock);
   const { sections } = document.tonight;
-  const entries = plan.segments.flatMap((evaluated): SheetEntry[] => {
+  const entries = plan.segments.flatMap((evaluated): (Headed & E)[] => {
     const { segment, computed } = evaluated;
     const wording = wordingFor(sections, segment, writing);
     const entry = entryOf({ ...evaluated, sections, wording, writing });

@@ -1,4 +1,4 @@
-import { hasKeys, segmentScore } from '@wide-fern/core';
+import { hasKeys, scoreOfPart, segmentScore, singsIn } from '@wide-fern/core';
 import { passesInWords } from '../passes';
 import { cueLine, firstKey, howOften, keyTable, saidAndDone, singleLines } from './lead';
 import { plain, sheetWith, type OfSegment, type SheetOf, type SheetText } from './sheet';
@@ -6,19 +6,9 @@ import { plain, sheetWith, type OfSegment, type SheetOf, type SheetText } from '
 /** What one part sings in the first key in which it sings. */
 function ownScore({ segment, computed, sections }: OfSegment, part: string) {
   if (!hasKeys(segment.exercise.music)) return undefined;
-  const section = sections.filter(({ id }) => id === part);
-  const first = computed.repetitions.findIndex(({ parts }) =>
-    parts.some((sounding) => sounding.part === part && sounding.does === 'sing'),
-  );
-  const score = first < 0 ? undefined : segmentScore(segment, section, computed.repetitions);
-  if (!score) return undefined;
-  return {
-    ...score,
-    keys: score.keys.slice(first, first + 1).map((key) => ({
-      ...key,
-      lines: key.lines.filter((line) => line.part === part),
-    })),
-  };
+  const whole = segmentScore(segment, sections, computed.repetitions);
+  const key = whole?.keys.find((one) => singsIn(one, part));
+  return whole && key ? scoreOfPart({ ...whole, keys: [key] }, part) : undefined;
 }
 
 const entryFor = (part: string | undefined) => (of: OfSegment) => {

@@ -69,6 +69,7 @@ export const PlanLink = defineEntity({
     codeHash: p.string().length(64).unique(),
     /** For whom it is. */
     note: p.string().length(80),
+    part: p.string().length(8).nullable(),
     use: p.string().length(10).$type<LinkUse>().default('sheet'),
     expiresAt: p.datetime().index(),
     createdAt: createdColumn(),

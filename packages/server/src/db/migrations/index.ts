@@ -17,6 +17,7 @@ import { Migration20261130082427 } from './Migration20261130082427';
 import { Migration20261130110222 } from './Migration20261130110222';
 import { Migration20261130144840 } from './Migration20261130144840';
 import { Migration20261130151037 } from './Migration20261130151037';
+import { Migration20261130182845 } from './Migration20261130182845';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -39,4 +40,5 @@ export const migrations = [
   { name: 'Migration20261130110222', class: Migration20261130110222 },
   { name: 'Migration20261130144840', class: Migration20261130144840 },
   { name: 'Migration20261130151037', class: Migration20261130151037 },
+  { name: 'Migration20261130182845', class: Migration20261130182845 },
 ] as const;

@@ -3,9 +3,12 @@ import type * as ToneModule from 'tone';
 
 type Tone = typeof ToneModule;
 
-/** How loud a part is when another one is to be heard above it. */
-const beneath = 0.25;
+/** How loud all others are together when one part is to be heard above them: 14 dB below it. */
+const beneath = 0.2;
 const usual = 0.6;
+/** What no part sings. */
+const isPlayed = (voice: string): boolean =>
+  voice === 'chord' || voice === 'drone' || voice === 'count';
 /** A note ends a little before the next one begins. */
 const sounds = 0.96;
 
@@ -45,11 +48,13 @@ export function orchestra(tone: Tone, { sounded }: Programme, loud: string | nul
     owned.push(one);
     return one;
   };
+  const others = new Set(sounded.map(({ voice }) => voice).filter((voice) => !isPlayed(voice)));
+  if (loud !== null) others.delete(loud);
   const level = (voice: string): number => {
     if (voice === 'count') return 0.5;
-    if (voice === 'chord' || voice === 'drone') return usual;
-    if (loud === null) return usual;
-    return voice === loud ? 1 : beneath;
+    if (isPlayed(voice) || loud === null) return usual;
+    // What sounds at once adds up by its power.
+    return voice === loud ? 1 : beneath / Math.sqrt(others.size);
   };
   const gains = new Map<string, ToneModule.Gain>();
   const gainOf = (voice: string) => {

@@ -26,7 +26,7 @@ export default function ScreensPanel({
   const refresh = () => queryClient.invalidateQueries({ queryKey: query.queryKey });
   const make = useMutation({
     mutationFn: (use: (typeof uses)[number]) =>
-      call('makePlanLink', { params: place, body: { note: '', use } }),
+      call('makePlanLink', { params: place, body: { note: '', use, part: null } }),
     onSuccess: setMade,
     onSettled: refresh,
   });
@@ -78,7 +78,7 @@ export default function ScreensPanel({
       )}
       <Box as="ul" aria-label="Codes that are good" listStyleType="none" p={0}>
         {links.data?.map(({ id, use, expiresAt }) =>
-          use === 'sheet' ? null : (
+          use === 'sheet' || use === 'practice' ? null : (
             <Flex as="li" key={id} gap="20px" align="center" borderTopWidth="1px" fontSize="17px">
               <Box flex="1">
                 one that {linkUseWords[use]}, until {clock.minute(Date.parse(expiresAt))}

@@ -1,0 +1,61 @@
+import { singsIn, tonicName, type Listening } from '@wide-fern/core';
+import { listeningOf } from '@wide-fern/plan';
+import { cautions } from '../cautions';
+import { cueLine, howOften, saidAndDone, singleLines } from './lead';
+import { plain, sheetWith, type Headed, type Line, type OfSegment, type SheetOf } from './sheet';
+
+/** A key in which an exercise is practised. */
+export interface PracticeKey {
+  readonly name: string;
+  /** Whether the part whose page it is sings there. */
+  readonly sings: boolean;
+}
+
+/** An exercise as it is practised at home. */
+export interface PracticeEntry extends Headed {
+  readonly figure: string;
+  /** The cue, and what it is for. */
+  readonly first: Line;
+  readonly lines: readonly Line[];
+  /** What to mind, beside pain. */
+  readonly cautions: readonly string[];
+  readonly keys: readonly PracticeKey[];
+  /** Every part in every key; undefined for what is not sung on given notes. */
+  readonly listening: Listening | undefined;
+}
+
+/** What singers practise from at home. */
+export interface PracticeText {
+  readonly title: string;
+  readonly under: string;
+  readonly entries: readonly PracticeEntry[];
+}
+
+function entryFor(of: OfSegment, part: string | undefined) {
+  const { exercise, choices } = of.segment;
+  const listening = listeningOf(of, of.sections);
+  return {
+    figure: exercise.figure,
+    first: cueLine(exercise),
+    lines: [...saidAndDone(of), plain(howOften(of)), ...singleLines(choices)],
+    cautions: exercise.cautions.filter((caution) => caution !== cautions.pain),
+    keys: (listening?.score.keys ?? []).map((key): PracticeKey => ({
+      name: tonicName(key.tonic, of.wording.mode, of.writing),
+      sings: part === undefined || singsIn(key, part),
+    })),
+    listening,
+  };
+}
+
+/**
+ * A warm-up to practise at home.
+ * @param part whose page it is; everybody's without
+ */
+export function practiceFor(of: SheetOf, part?: string): PracticeText {
+  const who = of.document.tonight.sections.find(({ id }) => id === part)?.many;
+  return sheetWith(
+    of,
+    (segment) => entryFor(segment, part),
+    () => [of.choir, ...(who ? [`for ${who}`] : []), 'to practise at home'].join(' · '),
+  );
+}
