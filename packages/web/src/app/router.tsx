@@ -105,6 +105,7 @@ export const router = createBrowserRouter([
       { path: '/new-password', lazy: page(() => import('../features/account/NewPasswordPage')) },
       { path: '/new-e-mail', lazy: page(() => import('../features/account/NewEmailPage')) },
       { path: '/sheet', lazy: page(() => import('../features/sheet/LinkedSheetPage')) },
+      { path: '/practice', lazy: page(() => import('../features/practice/PracticePage')) },
       { path: '/follow', lazy: page(() => import('../features/lead/FollowPage')) },
       { path: '/no-choir', lazy: page(() => import('../features/account/NoChoirPage')) },
       {

@@ -1,33 +1,57 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { call, messageOf, planLinksQuery, queryClient, type PlanPlace } from '@wide-fern/client';
-import { makePlanLinkSchema, type NewPlanLink } from '@wide-fern/contract';
-import { dayInWords } from '@wide-fern/words';
+import { makePlanLinkSchema, type NewPlanLink, type PlanLink } from '@wide-fern/contract';
+import type { Section } from '@wide-fern/core';
+import { dayInWords, lasting, lastingWords, linkInWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { useHere } from '../../here/session';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';
+import { WordChoice } from '../../ui/WordChoice';
+import { SelectField } from '../../ui/SelectField';
 import { Said } from '../../ui/Passage';
 import { Failed, Loading } from '../../ui/states';
 import { useSentForm } from '../../ui/useSentForm';
 import { Label, WordButton } from '../../ui/words';
 
-/** Links by which others read these sheets: made, handed on, and taken back. */
-export function Links({ place }: { readonly place: PlanPlace }) {
+/** Links by which others read these sheets or practise at home: made, handed on, and taken back. */
+export function Links({
+  place,
+  sections,
+}: {
+  readonly place: PlanPlace;
+  /** The parts of the plan. */
+  readonly sections: readonly Named[];
+}) {
   const [isOpen, setOpen] = useState(false);
   return (
     <Box w={isOpen ? '100%' : undefined} fontSize="13px">
       <WordButton fontSize="13px" aria-expanded={isOpen} onClick={() => setOpen(!isOpen)}>
-        a link for others
+        a link for others, or to practise at home
       </WordButton>
-      {isOpen && <Opened place={place} />}
+      {isOpen && <Opened {...{ place, sections }} />}
     </Box>
   );
 }
 
-function Opened({ place }: { readonly place: PlanPlace }) {
+type Named = Pick<Section, 'id' | 'many'>;
+const uses = lasting.map((use) => [use, lastingWords[use]] as const);
+
+/** Codes for screens are made and taken back on the stand. */
+const isLasting = ({ use }: PlanLink) => use === 'sheet' || use === 'practice';
+
+function Opened({
+  place,
+  sections,
+}: {
+  readonly place: PlanPlace;
+  readonly sections: readonly Named[];
+}) {
   const { timeZone } = useHere().choir;
   const [made, setMade] = useState<NewPlanLink>();
+  const [use, setUse] = useState<(typeof lasting)[number]>('sheet');
+  const [part, setPart] = useState('');
   const query = planLinksQuery(place);
   const links = useQuery(query);
   const refresh = () => queryClient.invalidateQueries({ queryKey: query.queryKey });
@@ -39,7 +63,11 @@ function Opened({ place }: { readonly place: PlanPlace }) {
     schema: makePlanLinkSchema,
     fields: ['note'],
     defaultValues: { note: '' },
-    send: (body) => call('makePlanLink', { params: place, body }),
+    send: (body) =>
+      call('makePlanLink', {
+        params: place,
+        body: { ...body, use, part: use === 'practice' && part !== '' ? part : null },
+      }),
     onDone: (one) => {
       form.reset();
       setMade(one);
@@ -50,18 +78,20 @@ function Opened({ place }: { readonly place: PlanPlace }) {
   if (links.isError) {
     return <Failed message={messageOf(links.error)} onRetry={() => void links.refetch()} />;
   }
-  // Codes for screens are made and taken back on the stand.
-  const sheets = links.data.filter(({ use }) => use === 'sheet');
   return (
     <Box as="section" aria-label="Links for others" maxW="620px" mt="8px">
+      <WordChoice label="What the link is for" options={uses} value={use} onChange={setUse} />
       <Label>
-        Whoever has the link reads and prints these sheets as they are then, without an account. It
-        tells nothing of single singers.
+        {use === 'sheet'
+          ? 'Whoever has the link reads and prints these sheets as they are then, without an account.'
+          : 'Whoever has the link sees and hears these exercises at home as they are then, on a phone ' +
+            'too and without an account: one part loud and the others soft, slower, in any key.'}{' '}
+        It tells nothing of single singers.
       </Label>
       <Box as="ul" listStyleType="none" mt="4px">
-        {sheets.map(({ id, note, expiresAt }) => (
+        {links.data.filter(isLasting).map(({ id, expiresAt, ...link }) => (
           <Flex as="li" key={id} py="4px" gap="12px" borderBottomWidth="1px" align="baseline">
-            <Box flex="1">{note || 'for anyone'}</Box>
+            <Box flex="1">{linkInWords(link, sections)}</Box>
             <Label as="span">until {dayInWords(expiresAt, timeZone)}</Label>
             <WordButton
               fontSize="13px"
@@ -88,6 +118,19 @@ function Opened({ place }: { readonly place: PlanPlace }) {
               {...form.register('note')}
             />
           </Box>
+          {use === 'practice' && (
+            <Box w="150px">
+              <SelectField
+                label="For which part"
+                value={part}
+                options={[
+                  { value: '', word: 'each chooses' },
+                  ...sections.map(({ id, many }) => ({ value: id, word: many })),
+                ]}
+                onChange={(event) => setPart(event.currentTarget.value)}
+              />
+            </Box>
+          )}
           <QuietButton type="submit" size="sm" mt="24px" disabled={isSending}>
             Make a link
           </QuietButton>
@@ -99,9 +142,9 @@ function Opened({ place }: { readonly place: PlanPlace }) {
 }
 
 /** A new link, to be handed on: this one time it is here. */
-function HandOn({ made: { code } }: { readonly made: NewPlanLink }) {
+function HandOn({ made: { code, use } }: { readonly made: NewPlanLink }) {
   const [copied, setCopied] = useState(false);
-  const link = `${window.location.origin}/sheet#${code}`;
+  const link = `${window.location.origin}/${use === 'practice' ? 'practice' : 'sheet'}#${code}`;
   return (
     <Box mt="8px" p="12px" bg="sheet" borderWidth="1px" role="status">
       <Box overflowWrap="anywhere" fontWeight={650}>

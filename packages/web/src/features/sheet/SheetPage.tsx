@@ -47,7 +47,10 @@ export default function SheetPage() {
     <Sheets of={of} back={back}>
       {mayEdit && (
         <Suspense fallback={null}>
-          <Links place={{ choir: choir.id, evening: id, item }} />
+          <Links
+            place={{ choir: choir.id, evening: id, item }}
+            sections={of.document.tonight.sections}
+          />
         </Suspense>
       )}
     </Sheets>

@@ -4,14 +4,14 @@ import { type Listening, type ScorePart } from '@wide-fern/core';
 import { useEffect, useMemo, useState } from 'react';
 import { QuietButton } from '../../ui/MainButton';
 import { PlainSelect } from '../../ui/PlainSelect';
-import { saveFile } from '../../ui/saveFile';
 import { Stepper } from '../../ui/Stepper';
 import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
 import { WordButton } from '../../ui/words';
 import { useHearing } from './useHearing';
+import { useWavFile } from './useWavFile';
 
 /** Hearing an exercise: on and off, how fast, which part louder, and as a file. */
-export function Hear({
+export default function Hear({
   listening,
   parts,
   name,
@@ -26,7 +26,7 @@ export function Hear({
 }) {
   const [tempo, setTempo] = useState(listening.score.tempo);
   const [loud, setLoud] = useState<string | null>(null);
-  const [rendering, setRendering] = useState<'no' | 'yes' | 'failed'>('no');
+  const wav = useWavFile(name);
   const { state, begin, stop } = useHearing(listening, tempo, loud);
   const isOn = state.kind === 'playing' || state.kind === 'opening';
   const toggle = () => (isOn ? stop() : void begin());
@@ -43,17 +43,6 @@ export function Hear({
   useEffect(() => {
     if (key !== undefined) onKey?.(key);
   }, [key, onKey]);
-  const write = async () => {
-    setRendering('yes');
-    try {
-      const { programme, renderWav } = await import('./player');
-      const file = await renderWav(programme(listening, tempo), loud);
-      saveFile(`${name}.wav`, 'audio/wav', file);
-      setRendering('no');
-    } catch {
-      setRendering('failed');
-    }
-  };
   return (
     <Box>
       <Flex gap="12px" align="center" wrap="wrap" fontSize="13px">
@@ -87,8 +76,12 @@ export function Hear({
             />
           </Flex>
         )}
-        <WordButton fontSize="13px" disabled={rendering === 'yes'} onClick={() => void write()}>
-          {rendering === 'yes' ? 'writing the sound …' : 'as a WAV file'}
+        <WordButton
+          fontSize="13px"
+          disabled={wav.state === 'writing'}
+          onClick={() => void wav.write(listening, tempo, loud)}
+        >
+          {wav.state === 'writing' ? 'writing the sound …' : 'as a WAV file'}
         </WordButton>
       </Flex>
       {state.kind === 'failed' && (
@@ -96,7 +89,7 @@ export function Hear({
           {state.message} The notes above are as good.
         </Box>
       )}
-      {rendering === 'failed' && (
+      {wav.state === 'failed' && (
         <Box role="alert" color="brick" fontSize="13px">
           The sound could not be written on this device. Take the MIDI file instead.
         </Box>

@@ -4,9 +4,12 @@ import { plainScore, segmentSeconds, sharedKeys } from '@wide-fern/core';
 import { breathAdviceFor, lengthInFigures } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { useHere } from '../../../here/session';
-import { Hear } from '../../../music/hearing/Hear';
+import { lazily } from '../../../ui/lazily';
 import { Label } from '../../../ui/words';
 import type { ReadyExercises } from '../model/useExercises';
+
+/** How it sounds comes behind what is typed. */
+const Hear = lazily(() => import('../../../music/hearing/Hear'));
 
 /** What is found out about the music while it is made: length, breath, keys tonight, and how it sounds. */
 export function FoundOut({

@@ -4,28 +4,17 @@ import {
   type Section,
   choirScore,
   plainScore,
+  scoreOfPart,
   tonicName,
   type ComputedSegment,
   type Listening,
   type PartName,
-  type Score,
 } from '@wide-fern/core';
 import { useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
 import ScoreStaff from '../../../music/notation/ScoreStaff';
 import { Label, WordButton } from '../../../ui/words';
-import { Hear } from '../../../music/hearing/Hear';
-
-/** A score with only some of its parts. */
-const onlyPart = (score: Score, part: string): Score => {
-  const place = score.parts.findIndex(({ id }) => id === part);
-  if (place < 0) return score;
-  return {
-    ...score,
-    parts: [score.parts[place]!],
-    keys: score.keys.map(({ tonic, lines }) => ({ tonic, lines: [lines[place]!] })),
-  };
-};
+import Hear from '../../../music/hearing/Hear';
 
 /** An exercise's notes in any of its keys, for any part or all, and how it sounds. */
 export default function Notation({
@@ -63,7 +52,7 @@ export default function Notation({
     [score, exercise, usual.verses],
   );
   const shown = useMemo(
-    () => score && (part === 'all' ? score : onlyPart(score, part)),
+    () => score && (score.parts.some(({ id }) => id === part) ? scoreOfPart(score, part) : score),
     [score, part],
   );
   if (!score || !shown || !listening) return null;
