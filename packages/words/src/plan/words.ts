@@ -104,11 +104,14 @@ const stepInWords = ({ step, bySteps }: Pick<Choices, 'step' | 'bySteps'>): stri
 /** What is repeated in a segment, in words: «seven keys», «four rounds». */
 export function repetitionsInWords({ exercise, choices }: Segment): string {
   const { repetitions } = choices;
+  const times = repetitions === 1 ? 'once' : `${countInWords(repetitions)} times`;
+  // On the own easy note nothing moves through keys.
+  if (onOwnPitch(exercise.music)) return times;
   switch (exercise.music.kind) {
     case 'breath':
       return plural(repetitions, 'round', 'rounds');
     case 'spoken':
-      return repetitions === 1 ? 'once' : `${countInWords(repetitions)} times`;
+      return times;
     case 'body':
       return plural(exercise.music.moves.length * repetitions, 'move', 'moves');
     default:

@@ -16,7 +16,7 @@ import { movesOfKeys } from '../ladder';
 import type { Wording } from '../ladder/wording';
 import { accompanimentInWords, passesInWords } from '../passes';
 import { singleInWords } from '../plan/single';
-import { ladderHeading } from '../plan/words';
+import { breathInWords, ladderHeading } from '../plan/words';
 import { lengthInFigures } from '../time';
 import {
   plain,
@@ -50,6 +50,7 @@ export function firstKey({ segment, computed, sections }: OfSegment) {
 export function saidAndDone({ segment: { exercise, choices } }: OfSegment): Line[] {
   const { music } = exercise;
   if (music.kind === 'body') return [plain(doneLines(music).join(' '))];
+  if (music.kind === 'breath') return [plain(breathInWords(music))];
   if (music.kind === 'spoken') return [plain(`“${music.lines.join(' ')}”`)];
   return onOwnPitch(music) ? [plain(ownPitchInWords(exercise, choices))] : [];
 }
@@ -61,7 +62,6 @@ export function howOften({ segment }: OfSegment): string {
   return (
     ladderHeading(segment) +
     (music.kind === 'body' ? '' : `, ${choices.tempo} a minute`) +
-    (music.kind === 'breath' ? `, out on ${music.outOn}` : '') +
     (choices.verses > 1 && hasKeys(music) ? `, ${choices.verses} times in each key` : '') +
     '.'
   );

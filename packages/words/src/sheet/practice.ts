@@ -37,7 +37,12 @@ function entryFor(of: OfSegment, part: string | undefined) {
   return {
     figure: exercise.figure,
     first: cueLine(exercise),
-    lines: [...saidAndDone(of), plain(howOften(of)), ...singleLines(choices)],
+    lines: [
+      ...saidAndDone(of),
+      ...exercise.steps.map(plain),
+      plain(howOften(of)),
+      ...singleLines(choices),
+    ],
     cautions: exercise.cautions.filter((caution) => caution !== cautions.pain),
     keys: (listening?.score.keys ?? []).map((key): PracticeKey => ({
       name: tonicName(key.tonic, of.wording.mode, of.writing),

@@ -3,8 +3,8 @@ import type * as ToneModule from 'tone';
 
 type Tone = typeof ToneModule;
 
-/** How loud all others are together when one part is to be heard above them: 14 dB below it. */
-const beneath = 0.2;
+/** How loud all others are together when one part is to be heard above them: 13 dB below it. */
+const beneath = 0.22;
 const usual = 0.6;
 /** What no part sings. */
 const isPlayed = (voice: string): boolean =>
@@ -53,8 +53,8 @@ export function orchestra(tone: Tone, { sounded }: Programme, loud: string | nul
   const level = (voice: string): number => {
     if (voice === 'count') return 0.5;
     if (isPlayed(voice) || loud === null) return usual;
-    // What sounds at once adds up by its power.
-    return voice === loud ? 1 : beneath / Math.sqrt(others.size);
+    // On one note they add up in full.
+    return voice === loud ? 1 : beneath / others.size;
   };
   const gains = new Map<string, ToneModule.Gain>();
   const gainOf = (voice: string) => {
