@@ -19,21 +19,21 @@ export const timeZone = z
     }
   }, 'Choose a time zone from the list.');
 
-const accidentals = z.enum(['flats', 'sharps']);
+export const accidentals = z.enum(['flats', 'sharps']);
 /** How its times of day are shown: «19:30» or «7:30 pm». */
 export const clocks = ['24', '12'] as const;
 export type ClockKind = (typeof clocks)[number];
-const clock = z.enum(clocks);
+export const clockSchema = z.enum(clocks);
 /** By which names its notes are shown and typed. */
-const naming = z.enum(noteNamings);
+export const namingSchema = z.enum(noteNamings);
 
 export const choirSchema = z.object({
   id: uuid,
   name: z.string(),
   timeZone: z.string(),
   accidentals,
-  naming,
-  clock,
+  naming: namingSchema,
+  clock: clockSchema,
   /** How long a phrase on one breath may comfortably last. */
   phraseSeconds: z.int(),
   /** A choir to look around in: when it is thrown away. Null for every other one. */
@@ -53,8 +53,8 @@ export const changeChoirSchema = z.object({
   name: line(80).optional(),
   timeZone: timeZone.optional(),
   accidentals: accidentals.optional(),
-  naming: naming.optional(),
-  clock: clock.optional(),
+  naming: namingSchema.optional(),
+  clock: clockSchema.optional(),
   approach: z.string().min(1).max(60).optional(),
   level: z.int().min(1).max(3).optional(),
   approaches: ownApproachesSchema.optional(),
@@ -152,6 +152,7 @@ const recordedKinds = [
   'settings-changed',
   'closing',
   'kept',
+  'brought-in',
 ] as const;
 export type RecordedKind = (typeof recordedKinds)[number];
 

@@ -34,7 +34,7 @@ const agendaItemSchema = z.object({
 });
 export type AgendaItem = z.infer<typeof agendaItemSchema>;
 export const mostAgendaItems = 40;
-const agendaSchema = z
+export const agendaSchema = z
   .array(agendaItemSchema)
   .max(mostAgendaItems, `At most ${mostAgendaItems} items in an evening.`)
   .refine(
@@ -43,8 +43,8 @@ const agendaSchema = z
   );
 
 /** What the place does not allow, of what exercises can need. */
-const forbidsSchema = z.array(z.enum(placeNeeds)).max(placeNeeds.length);
-const occasion = z.enum(occasions);
+export const forbidsSchema = z.array(z.enum(placeNeeds)).max(placeNeeds.length);
+export const occasion = z.enum(occasions);
 
 /** An evening in the row of dates. */
 export const eveningSummarySchema = z.object({

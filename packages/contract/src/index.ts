@@ -26,3 +26,4 @@ export * from './run';
 export * from './savedPlan';
 export { z } from './zod';
 export * from './voices';
+export * from './wholeChoir';

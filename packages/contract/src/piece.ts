@@ -14,14 +14,14 @@ export const rangesSchema = z
 export type Ranges = z.infer<typeof rangesSchema>;
 
 /** Who sings a line of a score. */
-const mappingSchema = z.object({
+export const mappingSchema = z.object({
   line: z.string().min(1).max(120),
   parts: z.array(partId).max(8),
   octaveLower: z.boolean().optional(),
 });
 
 const mostBars = 5000;
-const rangesByBarSchema = z
+export const rangesByBarSchema = z
   .object({
     numbers: z.array(barNumber).max(mostBars),
     parts: z.record(partId, z.array(pitchRange.nullable()).max(mostBars)),

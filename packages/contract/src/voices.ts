@@ -13,7 +13,7 @@ import { sectionSchema } from './plan';
 import { z } from './zod';
 
 /** A part's letters, as they stand before its lane: «S», «A2». */
-const partCode = z
+export const partCode = z
   .string()
   .trim()
   .regex(
@@ -56,7 +56,7 @@ export type SaveParts = z.infer<typeof savePartsSchema>;
 const trim = z.object({ top: z.int().min(0).max(12), bottom: z.int().min(0).max(12) });
 
 /** What each condition takes off a comfort. */
-const trimsSchema: z.ZodType<Trims> = z.object({
+export const trimsSchema: z.ZodType<Trims> = z.object({
   conditions: z.object({
     rested: trim,
     'after-work': trim,
@@ -90,12 +90,12 @@ export const voicesSchema = z.object({
 export type Voices = z.infer<typeof voicesSchema>;
 
 /** Where a voice changes its register, from low to high; empty when nobody asked. */
-const registerChanges = z
+export const registerChanges = z
   .array(midiNote)
   .max(mostChanges, `At most ${mostChanges} changes of register.`);
 
-const singerStateSchema = z.enum(singerStates);
-const conditionSchema = z.enum(conditions);
+export const singerStateSchema = z.enum(singerStates);
+export const conditionSchema = z.enum(conditions);
 
 /** A singer as the roster keeps them. Limits are both there or both unknown. */
 export const singerFieldsSchema = z

@@ -53,6 +53,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'closeAccount',
     'keepAccount',
     'acceptInvitation',
+    'bringChoirIn',
   ],
   reader: [
     'showChoir',
@@ -130,6 +131,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'closeChoir',
     'keepChoir',
     'listRecords',
+    'giveOutChoir',
     'saveVoices',
     'saveParts',
     'deleteSinger',

@@ -1,5 +1,6 @@
 export * from './breath';
 export * from './cautions';
+export * from './choirFile';
 export * from './counting';
 export * from './evening';
 export * from './exercise';

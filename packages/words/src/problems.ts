@@ -117,10 +117,12 @@ export const problemWords = {
   singers_left: (count: number, { one, many }: { readonly one: string; readonly many: string }) =>
     `Say where the ${countInWords(count)} ${formFor(count, one, many)} ${formFor(count, 'sings', 'sing')} from now on.`,
   too_many: tooMany,
-  too_large: (what: 'body' | 'score') =>
+  too_large: (what: 'body' | 'score' | 'choir') =>
     what === 'body'
       ? 'This is too much at once; send less.'
-      : 'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
+      : what === 'choir'
+        ? 'A choir’s file up to 200 MB is read.'
+        : 'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
   unreadable_score: () =>
     'This score could not be read again. Read it in once more; what you chose is still here.',
   too_many_attempts: (minutes: number) =>

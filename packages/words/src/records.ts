@@ -28,6 +28,8 @@ export function recordInWords({ by, kind, about }: Pick<AuditRecord, 'by' | 'kin
       return `${by} changed${what}`;
     case 'closing':
       return `${by} is throwing the choir away`;
+    case 'brought-in':
+      return `${by} brought the choir in from a file`;
     case 'kept':
       return `${by} kept the choir after all`;
   }

@@ -141,10 +141,10 @@ export async function call<N extends EndpointName>(name: N, asked: Asked<N>): Pr
   return (response.status === 204 ? undefined : await response.json()) as ReplyOf<N>;
 }
 
-/** Fetches a file as it is kept. */
-export async function callFile(
-  name: 'showScoreFile',
-  asked: Asked<'showScoreFile'>,
+/** Fetches a file. */
+export async function callFile<N extends 'showScoreFile' | 'giveOutChoir'>(
+  name: N,
+  asked: Asked<N>,
 ): Promise<Uint8Array<ArrayBuffer>> {
   const response = await fetched(name, asked);
   return new Uint8Array(await response.arrayBuffer());

@@ -43,7 +43,11 @@ export type ReplyOf<N extends EndpointName> =
   Schema<N, 'reply'> extends z.ZodType
     ? z.infer<Schema<N, 'reply'>>
     : Schema<N, 'reply'> extends 'file'
-      ? { readonly name: string; readonly bytes: Uint8Array }
+      ? { readonly name: string } & (
+          | { readonly bytes: Uint8Array }
+          // Piece by piece, where all of it at once would be much.
+          | { readonly chunks: AsyncIterable<Uint8Array> }
+        )
       : undefined;
 
 /** What may stand behind the question mark of an endpoint. */

@@ -12,6 +12,8 @@ import {
 } from '../choir';
 import { sessionSchema } from '../account';
 import { pageOf, pageQuerySchema } from '../page';
+import { uuid } from '../common';
+import { largestChoirFile } from '../wholeChoir';
 import { z } from '../zod';
 import { type Endpoints } from './described';
 
@@ -56,6 +58,16 @@ export const choirs = {
     errors: ['invalid', 'demo_choir'],
   },
   keepChoir: { access: 'director', reply: choirSchema, errors: [] },
+  /** Everything a choir has, in one file, and a choir made of such a file. */
+  giveOutChoir: { access: 'director', reply: 'file', errors: [] },
+  bringChoirIn: {
+    access: 'signed-in',
+    file: largestChoirFile,
+    reply: z.object({ choir: uuid }),
+    makes: true,
+    limited: 'calls',
+    errors: ['invalid', 'demo_account', 'too_large', 'too_busy', 'too_many_attempts'],
+  },
   listRecords: {
     access: 'director',
     query: pageQuerySchema,

@@ -39,6 +39,8 @@ export const paths = {
   closeChoir: 'POST /choirs/:choir/closing',
   keepChoir: 'DELETE /choirs/:choir/closing',
   listRecords: 'GET /choirs/:choir/records',
+  giveOutChoir: 'GET /choirs/:choir/everything',
+  bringChoirIn: 'POST /choirs',
 
   listEvenings: 'GET /choirs/:choir/evenings',
   addEvening: 'POST /choirs/:choir/evenings',

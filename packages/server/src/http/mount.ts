@@ -7,6 +7,8 @@ import {
   type Described,
   type EndpointName,
 } from '@wide-fern/contract';
+import { Readable } from 'node:stream';
+import { pipeline } from 'node:stream/promises';
 import compression from 'compression';
 import { parse as parseCookies } from 'cookie';
 import {
@@ -95,7 +97,16 @@ function send(
     return;
   }
   if (reply === 'file') {
-    const { name, bytes } = body as { name: string; bytes: Buffer };
+    const { name, ...file } = body as { name: string } & (
+      { bytes: Buffer } | { chunks: AsyncIterable<Uint8Array> }
+    );
+    if ('chunks' in file) {
+      response.attachment(name).type('application/octet-stream');
+      // One that breaks off is seen as one that was cut off.
+      pipeline(Readable.from(file.chunks), response).catch(() => response.destroy());
+      return;
+    }
+    const { bytes } = file;
     compressed(request, response, () => {
       response.attachment(name).type('application/octet-stream').send(bytes);
     });
@@ -180,7 +191,13 @@ export function mount<Account, Choir>(
       const answer =
         most === undefined
           ? await handle(checkedBody(route.name, request))
-          : await withReceived(request, { sender: params.choir ?? '', most }, handle);
+          : await withReceived(
+              request,
+              params.choir === undefined
+                ? { sender: (who.account as { id: string }).id, most, what: 'choir' }
+                : { sender: params.choir, most, what: 'score' },
+              handle,
+            );
       if (method !== 'GET') changed?.(route.name);
       if (answer instanceof Streaming) {
         answer.start(request, response);

@@ -29,19 +29,26 @@ const senders = new Map<string, LimitFunction>();
 /** Beyond this whoever sends more than is taken is cut off instead of told. */
 const patience = 4;
 
-async function toDisk(request: Request, path: string, most: number): Promise<number> {
+/** Who sends, how much is taken, and what it is. */
+interface Taken {
+  readonly sender: string;
+  readonly most: number;
+  readonly what: 'score' | 'choir';
+}
+
+async function toDisk(request: Request, path: string, { most, what }: Taken): Promise<number> {
   let size = 0;
   const counted = new Transform({
     transform(chunk: Buffer, _encoding, done) {
       size += chunk.length;
-      if (size > patience * most) done(problem('too_large', 'score'));
+      if (size > patience * most) done(problem('too_large', what));
       // What is too much is read and let go, so that the answer can be given.
       else if (size > most) done();
       else done(null, chunk);
     },
   });
   await pipeline(request, counted, createWriteStream(path, { mode: 0o600 }));
-  if (size > most) throw problem('too_large', 'score');
+  if (size > most) throw problem('too_large', what);
   return size;
 }
 
@@ -52,7 +59,7 @@ async function toDisk(request: Request, path: string, most: number): Promise<num
  */
 export async function withReceived<T>(
   request: Request,
-  { sender, most }: { readonly sender: string; readonly most: number },
+  { sender, most, what }: Taken,
   work: (file: Received) => Promise<T>,
 ): Promise<T> {
   const turns = senders.get(sender) ?? pLimit(atOnce);
@@ -60,13 +67,13 @@ export async function withReceived<T>(
   const announced = Number(request.headers['content-length'] ?? 0);
   if (announced > most || turns.pendingCount >= mostWaiting) {
     request.resume();
-    throw announced > most ? problem('too_large', 'score') : problem('too_busy');
+    throw announced > most ? problem('too_large', what) : problem('too_busy');
   }
   try {
     return await turns(async () => {
       const path = join(tmpdir(), `wide-fern-${randomUUID()}`);
       try {
-        const size = await toDisk(request, path, most);
+        const size = await toDisk(request, path, { sender, most, what });
         return await work({ size, use: (go) => held(async () => go(await readFile(path))) });
       } finally {
         await rm(path, { force: true });

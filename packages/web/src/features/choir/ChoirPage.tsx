@@ -9,6 +9,7 @@ import { SelectField } from '../../ui/SelectField';
 import { ownZone } from '../../ui/zones';
 import { Label, Name, WordLink } from '../../ui/words';
 import { Invitations } from './Invitations';
+import { GiveOut } from './GiveOut';
 import { CloseChoir, LeaveChoir } from './Leaving';
 import { Members } from './Members';
 import { PhraseField } from './PhraseField';
@@ -77,6 +78,11 @@ export default function ChoirPage() {
         {isDirector && (
           <Passage title="What was done">
             <Records />
+          </Passage>
+        )}
+        {mayEdit && (
+          <Passage title="Everything in one file">
+            <GiveOut />
           </Passage>
         )}
         {!isDemo && (

@@ -2,6 +2,7 @@ import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { AuditRecord, Invite, Member } from '@wide-fern/contract';
 import { ids, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
+import { GiveOut } from './GiveOut';
 import { Invitations } from './Invitations';
 import { CloseChoir, LeaveChoir } from './Leaving';
 import { Members } from './Members';
@@ -218,5 +219,42 @@ describe('the choir’s own settings', () => {
     expect(server.asked).toEqual([]);
     click('yes, leave Quarry Lane Singers');
     expect((await screen.findByRole('alert')).textContent).toBe('A choir needs a director.');
+  });
+});
+
+describe('everything in one file', () => {
+  it('makes a choir of a file and goes there; one that is none says so', async () => {
+    let isGood = false;
+    const server = serve({
+      bringChoirIn: () => {
+        if (isGood) return { choir: ids.three };
+        throw new Refusal(400, 'invalid', 'This is no choir’s file.');
+      },
+    });
+    const router = await show(<GiveOut />, { path: '/choir' });
+    const choose = () =>
+      fireEvent.change(screen.getByLabelText('A choir’s file'), {
+        target: { files: [new File(['zip'], 'choir.zip')] },
+      });
+    choose();
+    expect((await screen.findByRole('alert')).textContent).toBe('This is no choir’s file.');
+    isGood = true;
+    choose();
+    await waitFor(() => expect(router.state.location.pathname).toBe('/'));
+    expect(localStorage.getItem('wide-fern:choir')).toBe(ids.three);
+    expect(server.asked.map(({ name }) => name)).toEqual(['bringChoirIn', 'bringChoirIn']);
+  });
+
+  it('is given out by directors only', async () => {
+    serve({});
+    await show(<GiveOut />, { role: 'deputy' });
+    expect(screen.queryByRole('button', { name: 'everything in one file' })).toBeNull();
+  });
+
+  it('says when it could not be written', async () => {
+    serve({});
+    await show(<GiveOut />);
+    click('everything in one file');
+    expect((await screen.findByRole('alert')).textContent).toContain('cannot be reached');
   });
 });
