@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import { call, messageOf, queryClient } from '@wide-fern/client';
+import { call, messageOf, queryClient, sessionQuery } from '@wide-fern/client';
 import { useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { Said } from '../ui/Passage';
@@ -15,7 +15,8 @@ export function BringChoirIn() {
     mutationFn: (chosen: File) => call('bringChoirIn', { body: chosen }),
     onSuccess: async ({ choir }) => {
       rememberChoir(choir);
-      await queryClient.invalidateQueries();
+      // The gate asks nobody anew while it knows somebody.
+      await queryClient.fetchQuery({ ...sessionQuery, staleTime: 0 });
       await navigate('/', { replace: true });
     },
   });

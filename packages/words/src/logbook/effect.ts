@@ -1,5 +1,6 @@
 import { leastPairs, weeksBetween, type Rate } from '@wide-fern/core';
 import type { LogbookView, SkillEffect } from '@wide-fern/plan';
+import { lengthInFigures } from '../time';
 import { capitalise, countInWords, formFor, timesInWords } from '../counting';
 
 const inTen = (share: number): number => Math.round(10 * share);
@@ -30,6 +31,19 @@ export function effectInWords({
       : `after it was led, better ${rateInWords(rates.led)}`;
   const without = rates.without.of === 0 ? '' : `; without, ${rateInWords(rates.without)}`;
   return `${of}: ${led}${without}.`;
+}
+
+/** «long outflow: better by 1 after 6:20, as before without» */
+export function pairsInWords({
+  skill,
+  all: { pairs },
+}: Pick<SkillEffect, 'skill' | 'all'>): string {
+  const each = pairs.map(({ change, seconds }) => {
+    const how =
+      change === 0 ? 'as before' : `${change > 0 ? 'better' : 'worse'} by ${Math.abs(change)}`;
+    return `${how} ${seconds > 0 ? `after ${lengthInFigures(seconds)}` : 'without'}`;
+  });
+  return `${skill}: ${each.join(', ')}`;
 }
 
 /** A target that was reached: «“Cold Iron”: tuning was better after three weeks.» */

@@ -1,7 +1,7 @@
 import { rateOf } from '@wide-fern/core';
 import { readLogbook, type Reading } from '@wide-fern/plan';
 import { ledOnce, logbookOf } from '@wide-fern/plan/testing';
-import { closedInWords, effectInWords } from './effect';
+import { closedInWords, effectInWords, pairsInWords } from './effect';
 import { columnHeading, columnInWords, loggedCells, loggedInWords } from './logged';
 import { latenessInWords, logbookSentence } from './sentence';
 
@@ -70,6 +70,17 @@ describe('whether it helped', () => {
       'Tuning: after it was led, better four times in five (the true rate is likely between 5 and 9 in 10); without, never in two (the true rate is likely between 0 and 5 in 10).',
     );
     expect(effectInWords({ skill: 'tuning', all: few, title: 'A' })).toMatch(/^“A”: judged again/);
+  });
+  it('says of every pair what came of how much', () => {
+    const pair = { piece: 'p', from: 'a', to: 'b' };
+    const three = [
+      { ...pair, change: 1, seconds: 380 },
+      { ...pair, change: 0, seconds: 0 },
+      { ...pair, change: -2, seconds: 60 },
+    ];
+    expect(pairsInWords({ skill: 'tuning', all: { pairs: three, rates: undefined } })).toBe(
+      'tuning: better by 1 after 6:20, as before without, worse by 2 after 1:00',
+    );
   });
   it('says how long a target took', () => {
     const closed = { title: 'A', skill: 'tuning' as const };

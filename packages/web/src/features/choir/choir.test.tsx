@@ -226,6 +226,7 @@ describe('everything in one file', () => {
   it('makes a choir of a file and goes there; one that is none says so', async () => {
     let isGood = false;
     const server = serve({
+      showSession: () => ({ account: null, choirs: [], demo: false }),
       bringChoirIn: () => {
         if (isGood) return { choir: ids.three };
         throw new Refusal(400, 'invalid', 'This is no choir’s file.');
@@ -242,7 +243,7 @@ describe('everything in one file', () => {
     choose();
     await waitFor(() => expect(router.state.location.pathname).toBe('/'));
     expect(localStorage.getItem('wide-fern:choir')).toBe(ids.three);
-    expect(server.asked.map(({ name }) => name)).toEqual(['bringChoirIn', 'bringChoirIn']);
+    expect(server.asked.filter(({ name }) => name === 'bringChoirIn')).toHaveLength(2);
   });
 
   it('is given out by directors only', async () => {

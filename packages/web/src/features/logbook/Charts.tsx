@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { LogSpan } from '@wide-fern/core';
 import type { LogbookView } from '@wide-fern/plan';
-import { capitalise, columnHeading, lengthInFigures } from '@wide-fern/words';
+import { capitalise, columnHeading, lengthInFigures, pairsInWords } from '@wide-fern/words';
 import {
   BarController,
   BarElement,
@@ -12,16 +12,17 @@ import {
   LineController,
   LineElement,
   PointElement,
+  ScatterController,
   Tooltip,
   type ChartOptions,
 } from 'chart.js';
 import { useMemo, type ReactNode } from 'react';
-import { Bar, Line } from 'react-chartjs-2';
+import { Bar, Line, Scatter } from 'react-chartjs-2';
 import { Name } from '../../ui/words';
 
 Chart.register(
   ...[BarController, BarElement, CategoryScale, Legend, LinearScale],
-  ...[LineController, LineElement, PointElement, Tooltip],
+  ...[LineController, LineElement, PointElement, ScatterController, Tooltip],
 );
 Chart.defaults.font.family = "'Source Sans 3 Variable', sans-serif";
 Chart.defaults.font.size = 13;
@@ -36,6 +37,8 @@ const dashes = [[], [6, 3], [2, 3], [10, 3, 2, 3]];
 const points = ['circle', 'rect', 'triangle', 'rectRot'] as const;
 const mostLines = 4;
 const mostSkills = 12;
+/** From the worst judgement to the best. */
+const mostChange = 4;
 
 /** The plain charts; all of it stands in the table above and in words beside it. */
 export default function Charts({
@@ -73,13 +76,24 @@ export default function Charts({
     },
   };
   const skills = view.skills.slice(0, mostSkills);
+  const helped = [...view.effects]
+    .filter(({ all }) => all.pairs.length > 0)
+    .sort((a, b) => b.all.pairs.length - a.all.pairs.length)
+    .slice(0, mostLines);
+  const changes: ChartOptions<'scatter'> = {
+    ...plain,
+    scales: {
+      x: { ...axis('minutes led on it since the judgement before'), beginAtZero: true },
+      y: {
+        ...axis('worse or better than then'),
+        min: -mostChange,
+        max: mostChange,
+        ticks: { color: soft, stepSize: 1 },
+      },
+    },
+  };
   return (
-    <Box
-      display="grid"
-      gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr 1fr' }}
-      gap="24px"
-      mt="16px"
-    >
+    <Box display="grid" gridTemplateColumns={{ base: '1fr', lg: '1fr 1fr' }} gap="24px" mt="16px">
       <Figure
         title="Minutes planned and real"
         words={view.columns
@@ -168,6 +182,30 @@ export default function Charts({
           />
         )}
       </Figure>
+      {helped.length > 0 && (
+        <Figure
+          title="Judged again, by how much was led in between"
+          words={helped.map(pairsInWords)}
+        >
+          {(label) => (
+            <Scatter
+              aria-label={label}
+              options={changes}
+              data={{
+                datasets: helped.map(({ skill, all: { pairs } }, i) => ({
+                  label: skill,
+                  data: pairs.map(({ change, seconds }) => ({ x: inMinutes(seconds), y: change })),
+                  borderColor: ink,
+                  backgroundColor: i % 2 === 0 ? ink : 'transparent',
+                  pointStyle: points[i]!,
+                  pointRadius: 5,
+                  borderWidth: 1.5,
+                })),
+              }}
+            />
+          )}
+        </Figure>
+      )}
     </Box>
   );
 }
