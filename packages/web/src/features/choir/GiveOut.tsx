@@ -23,8 +23,8 @@ export function GiveOut() {
       <Label>
         Voices, pieces with their scores as they were, exercises, evenings, plans and what was led,
         as a ZIP file with JSON in it. Singers’ names and ranges are in it, so keep it where nobody
-        else reads it. Who belongs to the choir is not; they are invited anew where it is brought
-        in.
+        else reads it. Who belongs to the choir is left out: they are invited anew where it is
+        brought in.
       </Label>
       {choir.role === 'director' && (
         <WordButton mt="4px" disabled={give.isPending} onClick={() => give.mutate()}>
