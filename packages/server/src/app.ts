@@ -35,6 +35,7 @@ import { planRoutes } from './plan/plan.routes';
 import { runRoutes } from './run/run.routes';
 import { presenceRoutes } from './presence/presence.routes';
 import { voicesRoutes } from './voices/voices.routes';
+import { wholeRoutes } from './whole/whole.routes';
 
 /** What the routes rest on beside the database. */
 export interface RouteSettings extends AccountSettings {
@@ -55,6 +56,7 @@ export const allRoutes = ({ hub, ...settings }: RouteSettings): Route[] => [
   ...runRoutes,
   ...presenceRoutes,
   ...voicesRoutes,
+  ...wholeRoutes,
 ];
 
 /** Logs each request by its route, never by what was in it: no ids of persons, no bodies, no queries. */

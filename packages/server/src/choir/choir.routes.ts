@@ -9,8 +9,6 @@ import {
   listMembers,
   removeMember,
 } from './members.service';
-import { bringChoirIn } from '../whole/bringIn';
-import { giveOutChoir } from '../whole/giveOut';
 import { listRecords } from '../keeping/records';
 import { showRoom } from '../keeping/room';
 
@@ -37,7 +35,5 @@ export const choirRoutes = (hasDemo: boolean): readonly Route[] => [
   endpoint('takeInvitationBack', ({ em, params, ...acting }) =>
     takeInvitationBack(em, acting, params.invitation),
   ),
-  endpoint('giveOutChoir', ({ em, ...acting }) => giveOutChoir(em, acting)),
-  endpoint('bringChoirIn', ({ em, account, body }) => bringChoirIn(em, account, body)),
   endpoint('listRecords', ({ em, choir, query }) => listRecords(em, choir, query.after)),
 ];
