@@ -71,16 +71,18 @@ export function CountedShape(props: CountedShapeProps) {
   return (
     <Flex
       align="center"
-      gap={{ base: '20px', md: '48px' }}
+      gap={{ base: '16px', md: '48px' }}
       wrap="wrap"
       css={{
         '& .count': {
-          fontSize: isSmall ? { base: '90px', md: '110px' } : { base: '120px', md: '180px' },
+          fontSize: isSmall ? { base: '64px', md: '110px' } : { base: '120px', md: '180px' },
           fontWeight: 650,
           lineHeight: 1,
         },
-        '& .word': { fontSize: isSmall ? '28px' : '40px', lineHeight: 1.25 },
-        '& .round': { fontSize: '28px', color: 'inkSoft' },
+        // In the hand what is said beside it has to stay in sight.
+        ...(isSmall ? { '& svg': { width: { base: '112px', md: 'auto' }, height: 'auto' } } : {}),
+        '& .word': { fontSize: isSmall ? { base: '22px', md: '28px' } : '40px', lineHeight: 1.25 },
+        '& .round': { fontSize: isSmall ? { base: '20px', md: '28px' } : '28px', color: 'inkSoft' },
       }}
     >
       <Moving {...props} />
