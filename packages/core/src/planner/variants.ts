@@ -5,6 +5,7 @@ import { computeSegment, type ComputedSegment } from '../plan/segment';
 import type { PlannedExercise, SegmentChoices } from '../plan/planned';
 import type { Tonight } from '../plan/keys';
 import { firstTalk } from '../timing';
+import { singsWhereGivenUp, type Strained } from '../run/givenUp';
 import type { MidiNote, Seconds } from '../units';
 import type { Approach } from './approaches';
 import type { Candidate } from './problem';
@@ -28,6 +29,8 @@ export interface PlannerSetting {
   readonly level: number;
   /** How many evenings ago each exercise was led last, 1 the last time; never where it is not there. */
   readonly ledAgo: Readonly<Record<string, number>>;
+  /** What parts gave up of exercises, by their ids. */
+  readonly givenUp?: Readonly<Record<string, readonly Strained[]>> | undefined;
   /** What the place does not allow. */
   readonly forbids: readonly PlaceNeed[];
   /** Who the choir is; adults where it is not said. */
@@ -99,6 +102,33 @@ function chosen(
     ...(moves && approach.bySteps ? { bySteps: true } : {}),
     ...ledAs(exercise, approach),
   };
+}
+
+/** So many semitones lower it may begin where parts gave keys up, before it is left as it is. */
+const mostLower = 6;
+
+/** The same begun lower, where that keeps every part below the key it gave up (docs/model.md, section 13). */
+function belowGivenUp(
+  exercise: PlannableExercise,
+  choices: SegmentChoices,
+  { tonight, givenUp = {} }: PlannerSetting,
+): SegmentChoices {
+  const given = givenUp[exercise.id] ?? [];
+  if (given.length === 0) return choices;
+  const as = (some: SegmentChoices) =>
+    computeSegment({ id: exercise.id, exercise, choices: some }, tonight);
+  const usual = as(choices);
+  if (usual.keys.kind !== 'ladder' || !usual.keys.sung) return choices;
+  if (singsWhereGivenUp(usual, given).length === 0) return choices;
+  const { start } = usual.keys.sung;
+  const lower = Array.from({ length: mostLower }, (_, i) => ({ ...choices, start: start - 1 - i }));
+  return (
+    lower.find((some) => {
+      const { keys, repetitions } = as(some);
+      const isSung = keys.kind === 'ladder' && keys.sung && !keys.sung.beyond;
+      return isSung && singsWhereGivenUp({ repetitions }, given).length === 0;
+    }) ?? choices
+  );
 }
 
 /** How it is led, as the approach leads: light at one pitch only with the first sounds, where nobody climbs. */
@@ -251,7 +281,7 @@ export function variantsOf(
 ): Variant[] {
   if (!suits(exercise, setting)) return [];
   return counts(exercise, setting.approach).flatMap((count): Variant[] => {
-    const choices = chosen(exercise, count, setting);
+    const choices = belowGivenUp(exercise, chosen(exercise, count, setting), setting);
     const id = `${exercise.id}:${count}${phase === exercise.phase ? '' : `@${phase}`}`;
     const { variant, computed, led } = weighed(id, exercise, choices, setting, phase);
     if (!canBeSung(exercise, computed) || isTooLong(exercise, choices, led)) return [];

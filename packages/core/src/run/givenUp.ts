@@ -1,3 +1,4 @@
+import type { ComputedSegment } from '../plan/segment';
 import type { MidiNote } from '../units';
 import { strainedWord } from './act';
 import type { SegmentRecord } from './record';
@@ -44,3 +45,17 @@ export function givenUp(led: readonly (readonly Strained[])[]): GivenUp[] {
     .filter(([, { times }]) => Math.min(...times) < 2)
     .map(([part, one]) => ({ part, ...one }));
 }
+
+/** Those who sing in a key they gave up, or in a higher one. */
+export const singsWhereGivenUp = (
+  { repetitions }: Pick<ComputedSegment, 'repetitions'>,
+  given: readonly Strained[],
+): Strained[] =>
+  given.filter((one) =>
+    repetitions.some(
+      ({ tonic, parts }) =>
+        tonic !== undefined &&
+        tonic >= one.tonic &&
+        parts.some(({ part, does }) => part === one.part && does === 'sing'),
+    ),
+  );

@@ -1,4 +1,11 @@
-import type { BuildWish, Exercise, OwnApproach, PlanDocument, Segment } from '@wide-fern/contract';
+import type {
+  BuildWish,
+  Exercise,
+  LedOnce,
+  OwnApproach,
+  PlanDocument,
+  Segment,
+} from '@wide-fern/contract';
 import {
   approaches,
   coolingDown,
@@ -12,8 +19,10 @@ import {
   type PlannerNeed,
   type Purpose,
   type Seconds,
+  type Strained,
   type Tonight,
 } from '@wide-fern/core';
+import { givenUpBy } from '../givenUp';
 
 /** Nothing asked for beside what is known. */
 export const nothingAsked: BuildWish = {
@@ -36,6 +45,7 @@ export interface BuildRequest {
   readonly approach: Approach;
   readonly level: number;
   readonly ledAgo: Readonly<Record<string, number>>;
+  readonly givenUp?: Readonly<Record<string, readonly Strained[]>>;
   readonly forbids: readonly PlaceNeed[];
   readonly wishes: Readonly<Partial<Record<Purpose, number>>>;
   readonly included: readonly string[];
@@ -141,10 +151,19 @@ export interface Known {
   readonly exercises: {
     readonly own: readonly Exercise[];
     readonly marks: Readonly<
-      Record<string, { readonly hidden: boolean; readonly favourite?: boolean | undefined }>
+      Record<
+        string,
+        {
+          readonly hidden: boolean;
+          readonly favourite?: boolean | undefined;
+          readonly learnedFrom?: string | undefined;
+        }
+      >
     >;
     readonly lastUsed: Readonly<Record<string, string>>;
   };
+  /** What was led, the latest first, as far as it is known yet. */
+  readonly led?: readonly Pick<LedOnce, 'exercise' | 'ledAt' | 'strained'>[] | undefined;
 }
 
 /** Less time than this has no room for all that an approach asks, in seconds. */
@@ -176,6 +195,7 @@ export function requestOf(known: Known, said: BuildWish): BuildRequest {
     approach: approachAsked(known, said, seconds),
     level: said.level ?? choir.level,
     ledAgo: ledAgoOf(used, evenings, evening.startsAt),
+    givenUp: givenUpBy(known.led ?? [], exercises.marks),
     forbids: evening.forbids,
     wishes: wishesOf(evening.wishes, said.wishes),
     included: said.included,

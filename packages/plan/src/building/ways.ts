@@ -11,11 +11,13 @@ const settingKey = ({
   approach,
   level,
   ledAgo,
+  givenUp,
   forbids,
   ages,
 }: PlannerSetting): string => {
   const { sections, needs, condition } = tonight;
-  return JSON.stringify([sections, needs, condition, approach, level, ledAgo, forbids, ages]);
+  const asked = [approach, level, ledAgo, givenUp, forbids, ages];
+  return JSON.stringify([sections, needs, condition, ...asked]);
 };
 
 /**

@@ -1,5 +1,5 @@
 import { useQuery } from '@tanstack/react-query';
-import { eveningsQuery, exercisesQuery } from '@wide-fern/client';
+import { eveningsQuery, exercisesQuery, ledOnceQuery } from '@wide-fern/client';
 import type { Evening, Exercise, PlanDocument } from '@wide-fern/contract';
 import type { Known } from '@wide-fern/plan';
 import { useMemo } from 'react';
@@ -28,6 +28,8 @@ export function useKnown(
   const builtIn = useQuery(builtInQuery);
   const own = useQuery(exercisesQuery(choir.id));
   const evenings = useQuery(eveningsQuery(choir.id));
+  // Where it comes late or not at all, keys that were given up are not gone by.
+  const led = useQuery(ledOnceQuery(choir.id)).data;
   const exercises = useMemo(
     () =>
       new Map(
@@ -42,8 +44,9 @@ export function useKnown(
       isCoolDown: evening.agenda.some(({ id, kind }) => id === item && kind === 'cool-down'),
       evenings: evenings.data.map(({ startsAt }) => startsAt),
       exercises: own.data,
+      led,
     };
-  }, [choir, document, allotted, evening, item, own.data, evenings.data]);
+  }, [choir, document, allotted, evening, item, own.data, evenings.data, led]);
   if (known && builtIn.data) return { kind: 'ready', known, exercises };
   const queries = [builtIn, own, evenings];
   const failed = queries.find(({ error }) => error);

@@ -5,7 +5,7 @@ import { approachName, approachWhy, approachWords } from './approaches';
 import { bringsInWords, conflictInWords, givenUp } from './conflict';
 import { timeToFill, upToInWords, wishesInWords } from './known';
 import { leftOpenInWords } from './open';
-import { signed, whyNotInWords } from './reasons';
+import { signed, whyInWords, whyNotInWords } from './reasons';
 
 const writing = { accidentals: 'flats', naming: 'octaves' } as const;
 const context = {
@@ -131,5 +131,20 @@ describe('why an exercise is not there', () => {
     expect(of(7)).toBe('With Wet slate the plan would be worth 7 less. Instead of Pulley.');
     expect(of(0)).toBe('With Wet slate the plan would be worth just as much. Instead of Pulley.');
     expect(signed(-6)).toBe('−6');
+  });
+});
+
+describe('why a segment is there', () => {
+  it('says below which key it keeps a part that strained there, and only what it does', () => {
+    const segment = {
+      ...{ share: { skills: {}, steps: [] }, own: { fresh: 3, strain: 0, level: 0, change: -6 } },
+      ...{ candidate: { serves: {} }, exercise: 'pulley', choices: {} },
+    } as unknown as Parameters<typeof whyInWords>[0];
+    const context = { tonight, wishes: [], ledAgo: {}, writing: 'flats' } as const;
+    expect(whyInWords(segment, context)).toEqual(['Never led here yet.']);
+    expect(whyInWords(segment, { ...context, leftAlone: [{ part: 'A', tonic: 61 }] })).toEqual([
+      'Keeps the altos below D♭, where they strained.',
+      'Never led here yet.',
+    ]);
   });
 });

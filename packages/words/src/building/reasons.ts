@@ -1,5 +1,11 @@
 import type { Purpose } from '@wide-fern/core';
-import { noteName, type NoteWriting, type Tonight } from '@wide-fern/core';
+import {
+  noteName,
+  tonicName,
+  type NoteWriting,
+  type Strained,
+  type Tonight,
+} from '@wide-fern/core';
 import type { Proposal, ProposedSegment, WhyNot } from '@wide-fern/plan';
 import { counted, listInWords } from '../counting';
 import { lengthInFigures } from '../time';
@@ -10,12 +16,14 @@ export interface ReasonContext {
   readonly wishes: readonly { readonly skill: Purpose; readonly title: string }[];
   readonly ledAgo: Readonly<Record<string, number>>;
   readonly writing: NoteWriting;
+  /** Keys that parts gave up, and that it leaves alone. */
+  readonly leftAlone?: readonly Strained[];
 }
 
 /** Why a segment is there: what it works on and for which piece, where it brings whom, when it was led last. */
 export function whyInWords(
   { share, own, candidate, exercise, choices }: ProposedSegment,
-  { tonight, wishes, ledAgo, writing }: ReasonContext,
+  { tonight, wishes, ledAgo, writing, leftAlone = [] }: ReasonContext,
 ): string[] {
   const served = Object.entries(share.skills).sort(([, a], [, b]) => b - a);
   const skills = served.map(([skill]) => {
@@ -48,12 +56,17 @@ export function whyInWords(
       : ago === 1
         ? 'Led the last time.'
         : `Led ${counted(ago, 'evening', 'evenings')} ago.`;
+  const below = leftAlone.flatMap(({ part, tonic }) => {
+    const section = tonight.sections.find(({ id }) => id === part);
+    const key = tonicName(tonic, 'major', writing);
+    return section ? [`Keeps the ${section.many} below ${key}, where they strained.`] : [];
+  });
   const cost = [
     ...(own.strain < -1 ? ['Some voices come near their limits.'] : []),
     ...(own.level < 0 ? ['Harder than what your choir finds easy.'] : []),
   ];
   const pinned = choices.pinned ? ['It stays because you said so.'] : [];
-  return [...pinned, ...skills, ...notes, fresh, ...cost];
+  return [...pinned, ...skills, ...notes, ...below, fresh, ...cost];
 }
 
 /** What a segment is worth, as rows that add up to its sum. */

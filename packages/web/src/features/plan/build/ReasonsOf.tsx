@@ -1,5 +1,5 @@
 import type { Evening, Exercise } from '@wide-fern/contract';
-import type { Proposal } from '@wide-fern/plan';
+import { leftAlone, type Proposal } from '@wide-fern/plan';
 import { useHere } from '../../../here/session';
 import { WordButton } from '../../../ui/words';
 import type { Proposing } from './model/useProposals';
@@ -30,11 +30,14 @@ export function ReasonsOf({
   if (!segment || !exercise) return null;
   const { id, name, cue } = exercise;
   const here = segment.segment;
-  const { tonight, ledAgo } = request;
+  const { tonight, ledAgo, givenUp = {} } = request;
+  const given = givenUp[id] ?? [];
+  const kept =
+    given.length === 0 ? [] : leftAlone({ id, exercise, choices: segment.choices }, tonight, given);
   return (
     <SegmentWhy
       {...{ segment, name, cue }}
-      context={{ tonight, wishes, ledAgo, writing }}
+      context={{ tonight, wishes, ledAgo, writing, leftAlone: kept }}
       onClose={close}
     >
       {here !== null ? (
