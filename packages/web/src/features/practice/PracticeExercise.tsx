@@ -52,11 +52,15 @@ export function PracticeExercise({
       {score && sung < 0 && <Box mt="8px">Your part rests in this one, and listens.</Box>}
       {score && listening && sung >= 0 && (
         <>
-          <Box mt="8px" overflowX="auto">
-            <Suspense fallback={null}>
-              <ScoreStaff score={score} keyIndex={shown} writing={writing} />
-            </Suspense>
-          </Box>
+          {keys[shown]!.sings ? (
+            <Box mt="8px" overflowX="auto">
+              <Suspense fallback={null}>
+                <ScoreStaff score={score} keyIndex={shown} writing={writing} />
+              </Suspense>
+            </Box>
+          ) : (
+            <Box mt="8px">Your part rests in {keys[shown]!.name}; the others are heard.</Box>
+          )}
           <PracticeHearing
             {...{ name, keys, listening, part, isHeard }}
             chosen={key}

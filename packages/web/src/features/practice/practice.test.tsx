@@ -51,6 +51,12 @@ describe('a page to practise from at home', () => {
     expect(keys[0]).toBe('all its keys');
     expect(keys.map((key) => key.endsWith('(rests)')).slice(0, 3)).toEqual([false, false, true]);
     expect(steps.getByRole('button', { name: 'Hear it' })).toBeTruthy();
+    const resting = keys[2]!.replace(' (rests)', '');
+    fireEvent.change(steps.getByRole('combobox', { name: 'In which key' }), {
+      target: { value: '1' },
+    });
+    expect(steps.queryByRole('img')).toBeNull();
+    expect(steps.getByText(`Your part rests in ${resting}; the others are heard.`)).toBeTruthy();
     // What is not sung is told in words, and has nothing to be heard.
     expect(exercise('Coat off').queryByRole('button', { name: 'Hear it' })).toBeNull();
   });
