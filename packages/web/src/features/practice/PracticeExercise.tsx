@@ -38,6 +38,7 @@ export function PracticeExercise({
   const [key, setKey] = useState<number | null>(null);
   const sung = keys.findIndex(({ sings }) => sings);
   const shown = key ?? sung;
+  const sings = keys[shown]?.sings ?? false;
   const score = useMemo(
     () => listening && (part === undefined ? listening.score : scoreOfPart(listening.score, part)),
     [listening, part],
@@ -52,14 +53,16 @@ export function PracticeExercise({
       {score && sung < 0 && <Box mt="8px">Your part rests in this one, and listens.</Box>}
       {score && listening && sung >= 0 && (
         <>
-          {keys[shown]!.sings ? (
-            <Box mt="8px" overflowX="auto">
-              <Suspense fallback={null}>
-                <ScoreStaff score={score} keyIndex={shown} writing={writing} />
-              </Suspense>
+          <Box mt="8px" overflowX="auto">
+            <Suspense fallback={null}>
+              <ScoreStaff score={score} keyIndex={sings ? shown : sung} writing={writing} />
+            </Suspense>
+          </Box>
+          {!sings && (
+            <Box>
+              Your part rests in {keys[shown]!.name}, and the others are heard. Above stands what it
+              sings in {keys[sung]!.name}.
             </Box>
-          ) : (
-            <Box mt="8px">Your part rests in {keys[shown]!.name}; the others are heard.</Box>
           )}
           <PracticeHearing
             {...{ name, keys, listening, part, isHeard }}

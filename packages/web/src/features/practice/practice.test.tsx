@@ -55,8 +55,12 @@ describe('a page to practise from at home', () => {
     fireEvent.change(steps.getByRole('combobox', { name: 'In which key' }), {
       target: { value: '1' },
     });
-    expect(steps.queryByRole('img')).toBeNull();
-    expect(steps.getByText(`Your part rests in ${resting}; the others are heard.`)).toBeTruthy();
+    const first = keys[1]!;
+    expect(
+      steps.getByText(
+        `Your part rests in ${resting}, and the others are heard. Above stands what it sings in ${first}.`,
+      ),
+    ).toBeTruthy();
     // What is not sung is told in words, and has nothing to be heard.
     expect(exercise('Coat off').queryByRole('button', { name: 'Hear it' })).toBeNull();
   });
