@@ -361,3 +361,29 @@ test('its review takes a note and a next target, also later', async ({ browser }
   expect(records.map(({ managed }) => managed)).toEqual([['all'], ['most']]);
   expectNoComplaints(person.context);
 });
+
+test('two ways in one key: the one that is due is marked, then it is asked', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['pressed-then-easy']);
+  const page = await person.context.newPage();
+  await page.clock.install();
+  await begin(page, evening);
+  await page.keyboard.press('o');
+  await page.keyboard.press(' ');
+  const ways = page.getByRole('list', { name: 'One after the other' }).getByRole('listitem');
+  await expect(ways).toHaveCount(2);
+  const due: string[] = [];
+  // From the touch to well behind its second time.
+  for (let second = 0; second < 20; second += 1) {
+    await page.clock.runFor(1000);
+    const present = await ways.and(page.locator('[aria-current]')).allTextContents();
+    if (present[0] && present[0] !== due.at(-1)) due.push(present[0]);
+  }
+  expect(due).toEqual(['With a small knock', 'As if it had already begun']);
+  await expect(page.getByText('Then ask: Which one could you do')).toBeVisible();
+  await expectAccessible(page);
+  expectNoComplaints(person.context);
+});

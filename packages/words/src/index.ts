@@ -59,3 +59,4 @@ export * from './run/sound';
 export * from './run/late';
 export * from './run/stand';
 export * from './run/touch';
+export * from './run/turns';

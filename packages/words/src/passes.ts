@@ -1,10 +1,13 @@
-import type {
-  Accompaniment,
-  Articulation,
-  Dynamic,
-  Pass,
-  Passes,
-  Substituting,
+import {
+  hasKeys,
+  onOwnPitch,
+  type Accompaniment,
+  type Articulation,
+  type Dynamic,
+  type Music,
+  type Pass,
+  type Passes,
+  type Substituting,
 } from '@wide-fern/core';
 import { countInWords } from './counting';
 
@@ -46,9 +49,16 @@ export function passInWords({ sounds, dynamic, articulation, serves, cue }: Pass
 const ordinals = ['First', 'Second', 'Third', 'Fourth', 'Fifth', 'Sixth'];
 export const ordinal = (i: number): string => ordinals[i] ?? `Number ${i + 1}`;
 
+/** What its ways take turns in: keys, times in each key, or what is done where there is no key. */
+function turnWord(over: Passes['over'], music: Music): string {
+  if (music.kind === 'body') return 'movement';
+  if (music.kind === 'breath' || onOwnPitch(music)) return 'round';
+  return over === 'keys' && hasKeys(music) ? 'key' : 'time';
+}
+
 /** Each pass in a line: «First key: on “noo”, soft.» What is asked stands last. */
-export function passesInWords({ over, each, ask }: Passes): string[] {
-  const what = over === 'keys' ? 'key' : 'time';
+export function passesInWords({ over, each, ask }: Passes, music: Music): string[] {
+  const what = turnWord(over, music);
   const lines = each.map((pass, i) => `${ordinal(i)} ${what}: ${passInWords(pass)}`);
   const again = `Then from the first again, by turns.`;
   return [

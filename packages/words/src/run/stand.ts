@@ -7,6 +7,7 @@ import {
   tonicName,
   writtenIn,
   type NoteWriting,
+  type Pass,
   type RunState,
   type Seconds,
   type Sounding,
@@ -19,6 +20,7 @@ import { capitalise } from '../counting';
 import { lengthInFigures } from '../time';
 import { sungWords } from '../exercise';
 import { noKeyInWords } from './here';
+import { waysIn } from './turns';
 
 /** What one part does in a key, as the stand shows it. */
 export interface StandPart {
@@ -108,9 +110,10 @@ function keysOf(
   }));
 }
 
-/** What is said for the present key: its own cue where it has one, else that of the exercise. */
-function cueIn({ segment }: Evaluated, key: number): string {
-  return passIn(writtenIn(segment), key, 0)?.cue ?? segment.exercise.cue;
+/** What is said for the present key: its own cue where it has one; nothing where each time in it has one, told in its turn. */
+function cueIn(one: Evaluated, place: number, way: Pass | undefined): string {
+  const { cue } = one.segment.exercise;
+  return waysIn(one.segment, place).some((each) => each.cue) ? '' : (way?.cue ?? cue);
 }
 
 const saidBefore = ({ purposeSaid = 'before' }: Pick<Choices, 'purposeSaid'>): boolean =>
@@ -136,7 +139,9 @@ export function standOf(
   const follows = plan.segments[open + 1]?.segment.exercise.name ?? null;
   const isTalk = key === null;
   const nextKey = keys[isTalk ? 1 : place + 1]?.name;
-  const sounds = passIn(writtenIn(one.segment), place, 0)?.sounds;
+  // What changes from time to time in a key is told by its turns.
+  const isOne = waysIn(one.segment, place).length === 0;
+  const way = isOne ? passIn(writtenIn(one.segment), place, 0) : undefined;
   return {
     name: exercise.name,
     place: `${open + 1} of ${segments.length}`,
@@ -153,10 +158,10 @@ export function standOf(
           ? `${led.keys.length} in all`
           : `${place + 1} of ${led.keys.length}`
         : '',
-    cue: cueIn(one, place),
+    cue: isTalk ? (way?.cue ?? exercise.cue) : cueIn(one, place, way),
     purpose: isTalk === saidBefore(choices) || !exercise.cue ? exercise.purpose : '',
-    sung: sounds
-      ? `on ${sounds.join(' ')}`
+    sung: way?.sounds
+      ? `on ${way.sounds.join(' ')}`
       : hasKeys(exercise.music)
         ? sungWords(exercise.music)
         : '',

@@ -125,7 +125,7 @@ function leadEntry(of: OfSegment) {
       ...saidAndDone(of),
       plain([howOften(of), ...moves].join(' ')),
       ...singleLines(of.segment.choices),
-      ...(exercise.passes ? [plain(passesInWords(exercise.passes).join(' '))] : []),
+      ...(exercise.passes ? [plain(passesInWords(exercise.passes, exercise.music).join(' '))] : []),
       ...(exercise.accompaniment ? [plain(accompanimentInWords(exercise.accompaniment))] : []),
       ...withoutKey(of),
     ],

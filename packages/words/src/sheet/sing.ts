@@ -23,7 +23,7 @@ const entryFor = (part: string | undefined) => (of: OfSegment) => {
       ...saidAndDone(of),
       plain(howOften(of)),
       ...singleLines(of.segment.choices),
-      ...(exercise.passes ? [plain(passesInWords(exercise.passes).join(' '))] : []),
+      ...(exercise.passes ? [plain(passesInWords(exercise.passes, exercise.music).join(' '))] : []),
     ],
     table: part === undefined ? undefined : keyTable(of, part),
   };

@@ -1,9 +1,12 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Segment } from '@wide-fern/contract';
 import type { Stand } from '@wide-fern/words';
+import { lazily } from '../../ui/lazily';
 import { Name } from '../../ui/words';
 import type { RunState } from '@wide-fern/core';
 import { LedByItself } from './LedByItself';
+
+const TurnsList = lazily(() => import('./TurnsList'));
 
 /** What the choir sees on a large screen: what is sung or done, how it breathes, what to think of; nothing else. */
 export function ChoirView({
@@ -46,6 +49,7 @@ export function ChoirView({
           {stand.isTalk ? stand.purpose : stand.cue}
         </Name>
       )}
+      {present && <TurnsList segment={present} size="choir" {...{ settled, since }} />}
       {stand?.caution && (
         <Box fontSize={{ base: '18px', md: '30px' }} color="sporeText">
           {stand.caution}

@@ -4,8 +4,11 @@ import type { RunState } from '@wide-fern/core';
 import type { Stand, StandKey, StandPart } from '@wide-fern/words';
 import { memo } from 'react';
 import { hueOf } from '../../ui/color';
+import { lazily } from '../../ui/lazily';
 import { Name } from '../../ui/words';
 import { LedByItself } from './LedByItself';
+
+const TurnsList = lazily(() => import('./TurnsList'));
 
 /** How high the highest mark stands, as a share of the room above the names. */
 const rises = 0.5;
@@ -220,6 +223,7 @@ export const StandView = memo(function StandView({
             {cue}
           </Name>
         )}
+        {present && <TurnsList segment={present} {...{ settled, since }} />}
         {sung && (
           <Box mt="8px" fontSize={{ base: '20px', md: '24px', xl: '28px' }} color="inkSoft">
             {sung}

@@ -7,7 +7,7 @@ import { FoundOut } from './FoundOut';
 import { HeadFields } from './HeadFields';
 import { useExerciseDraft } from './model/useExerciseDraft';
 import { MusicFields } from './MusicFields';
-import { PassFields, takesPasses } from './PassFields';
+import { PassFields } from './PassFields';
 import { WordFields } from './WordFields';
 
 /** Where an exercise is made: its music on top, what is said of it below. */
@@ -59,7 +59,7 @@ export function Editor({
         <MusicFields draft={draft} errors={errors} set={set} />
         <FoundOut exercise={music} data={data} />
       </Box>
-      {takesPasses(draft) && <PassFields draft={draft} errors={errors} set={set} />}
+      <PassFields draft={draft} errors={errors} set={set} />
       <WordFields draft={draft} errors={errors} set={set} others={others} />
       <Flex mt="20px" gap="16px" align="center" wrap="wrap">
         <MainButton size="sm" disabled={saving.kind === 'busy'} onClick={() => void store(false)}>

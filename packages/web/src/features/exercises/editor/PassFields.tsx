@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { articulations, dynamics, purposes, type Music } from '@wide-fern/core';
+import { articulations, dynamics, purposes } from '@wide-fern/core';
 import { articulationWords, dynamicWords } from '@wide-fern/words';
 import type { ReactNode } from 'react';
 import { FormField } from '../../../ui/FormField';
@@ -7,14 +7,8 @@ import { SelectField } from '../../../ui/SelectField';
 import { Label, WordButton } from '../../../ui/words';
 import { isPitchedDraft } from './Led';
 import type { ExerciseDraft } from './model/draft';
-import { emptyPass, type PassDraft } from './model/passes';
+import { emptyPass, isVoiced, type PassDraft } from './model/passes';
 import type { DraftProps } from './musicParts';
-
-const spoken: Music['kind'] = 'spoken';
-
-/** Whether something can change from pass to pass: in what is sung or spoken more than once. */
-export const takesPasses = (draft: ExerciseDraft): boolean =>
-  isPitchedDraft(draft) || draft.kind === spoken;
 
 /** What changes from pass to pass, and what the instrument plays meanwhile. */
 export function PassFields(props: DraftProps) {
@@ -30,19 +24,21 @@ export function PassFields(props: DraftProps) {
         {isPitchedDraft(draft) && <Played {...props} />}
         {passes.length > 0 && (
           <>
-            <Box w="220px">
-              <SelectField
-                label="The ways below take turns"
-                value={draft.passesOver}
-                options={[
-                  { value: 'keys', word: 'from key to key' },
-                  { value: 'verses', word: 'each time it is sung' },
-                ]}
-                onChange={(event) =>
-                  set({ passesOver: event.currentTarget.selectedIndex === 0 ? 'keys' : 'verses' })
-                }
-              />
-            </Box>
+            {isVoiced(draft) && (
+              <Box w="220px">
+                <SelectField
+                  label="The ways below take turns"
+                  value={draft.passesOver}
+                  options={[
+                    { value: 'keys', word: 'from key to key' },
+                    { value: 'verses', word: 'each time it is sung' },
+                  ]}
+                  onChange={(event) =>
+                    set({ passesOver: event.currentTarget.selectedIndex === 0 ? 'keys' : 'verses' })
+                  }
+                />
+              </Box>
+            )}
             <Box flex="1 1 240px" maxW="420px">
               <FormField
                 label="Asked after the last of them, if you wish"
@@ -59,6 +55,7 @@ export function PassFields(props: DraftProps) {
           key={i}
           pass={pass}
           number={i + 1}
+          hasVoice={isVoiced(draft)}
           onChange={(changed) => change(i, changed)}
           away={
             <WordButton
@@ -80,24 +77,29 @@ export function PassFields(props: DraftProps) {
       )}
       {passes.length < 12 && (
         <WordButton fontSize="13px" onClick={add}>
-          {passes.length === 0
-            ? 'change something from pass to pass: sounds, loudness, touch'
-            : 'one way more'}
+          {passes.length > 0 ? 'one way more' : beginWords(draft)}
         </WordButton>
       )}
     </Box>
   );
 }
 
-/** One way of singing it. */
+const beginWords = (draft: ExerciseDraft): string =>
+  isVoiced(draft)
+    ? 'change something from pass to pass: sounds, loudness, touch'
+    : `compare two ways, ${draft.kind === 'body' ? 'movement by movement' : 'round by round'}`;
+
+/** One way of doing it. */
 function PassRow({
   pass,
   number,
+  hasVoice,
   onChange,
   away,
 }: {
   readonly pass: PassDraft;
   readonly number: number;
+  readonly hasVoice: boolean;
   readonly onChange: (changed: Partial<PassDraft>) => void;
   readonly away: ReactNode;
 }) {
@@ -108,40 +110,44 @@ function PassRow({
       <Label as="span" pb="8px" w="16px">
         {number}
       </Label>
-      <Box flex="1 1 140px">
-        <FormField
-          label="sounds, parted by blanks"
-          size="sm"
-          value={pass.sounds}
-          onChange={(event) => onChange({ sounds: event.currentTarget.value })}
-        />
-      </Box>
-      <Box w="130px">
-        <SelectField
-          label="how loud"
-          value={pass.dynamic}
-          options={[
-            { value: '', word: 'as written' },
-            ...dynamics.map((value) => ({ value, word: dynamicWords[value] })),
-          ]}
-          onChange={(event) =>
-            onChange({ dynamic: chosen(dynamics, event.currentTarget.selectedIndex) })
-          }
-        />
-      </Box>
-      <Box w="150px">
-        <SelectField
-          label="touch"
-          value={pass.articulation}
-          options={[
-            { value: '', word: 'as written' },
-            ...articulations.map((value) => ({ value, word: articulationWords[value] })),
-          ]}
-          onChange={(event) =>
-            onChange({ articulation: chosen(articulations, event.currentTarget.selectedIndex) })
-          }
-        />
-      </Box>
+      {hasVoice && (
+        <>
+          <Box flex="1 1 140px">
+            <FormField
+              label="sounds, parted by blanks"
+              size="sm"
+              value={pass.sounds}
+              onChange={(event) => onChange({ sounds: event.currentTarget.value })}
+            />
+          </Box>
+          <Box w="130px">
+            <SelectField
+              label="how loud"
+              value={pass.dynamic}
+              options={[
+                { value: '', word: 'as written' },
+                ...dynamics.map((value) => ({ value, word: dynamicWords[value] })),
+              ]}
+              onChange={(event) =>
+                onChange({ dynamic: chosen(dynamics, event.currentTarget.selectedIndex) })
+              }
+            />
+          </Box>
+          <Box w="150px">
+            <SelectField
+              label="touch"
+              value={pass.articulation}
+              options={[
+                { value: '', word: 'as written' },
+                ...articulations.map((value) => ({ value, word: articulationWords[value] })),
+              ]}
+              onChange={(event) =>
+                onChange({ articulation: chosen(articulations, event.currentTarget.selectedIndex) })
+              }
+            />
+          </Box>
+        </>
+      )}
       <Box w="150px">
         <SelectField
           label="for"

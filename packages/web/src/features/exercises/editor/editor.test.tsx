@@ -122,6 +122,13 @@ describe('an exercise that is made', () => {
     fill('Harder ones', 'narrow-hum');
     click('take Narrow hum away');
     fill('Held in the hand, if anything', 'a straw for each');
+    click('compare two ways, round by round');
+    // Without a voice there is nothing to sing another way.
+    expect(screen.queryByLabelText('sounds, parted by blanks')).toBeNull();
+    const [high, low] = screen.getAllByLabelText('said for it');
+    fireEvent.change(high!, { target: { value: 'high in the chest' } });
+    fireEvent.change(low!, { target: { value: 'low and wide' } });
+    fill('Asked after the last of them, if you wish', 'Which one lasted?');
     const family = exercises.find((one) => one.family)!.family!.id;
     fill('One idea in several ways, with', family);
     fill('This way', 'as breath');
@@ -134,6 +141,11 @@ describe('an exercise that is made', () => {
       family: { id: family, variant: 'as breath' },
       easier: ['pulley'],
       held: 'a straw for each',
+      passes: {
+        over: 'keys',
+        each: [{ cue: 'high in the chest' }, { cue: 'low and wide' }],
+        ask: 'Which one lasted?',
+      },
       usual: { reset: { seconds: 5, every: 4 } },
       music: { way: 'nose', emptyFirst: true, arms: { in: 'they rise' }, least: { out: 1 } },
     });

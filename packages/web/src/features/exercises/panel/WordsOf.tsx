@@ -114,7 +114,7 @@ export function WordsOf({
       )}
       {exercise.passes && (
         <WordRow width="76px" label="By turns">
-          {passesInWords(exercise.passes).join(' ')}
+          {passesInWords(exercise.passes, exercise.music).join(' ')}
         </WordRow>
       )}
       {exercise.accompaniment && (

@@ -80,7 +80,9 @@ export function Words({
         </WordRow>
       )}
       {exercise.passes && (
-        <WordRow label="By turns">{passesInWords(exercise.passes).join(' ')}</WordRow>
+        <WordRow label="By turns">
+          {passesInWords(exercise.passes, exercise.music).join(' ')}
+        </WordRow>
       )}
       {singleInWords(segment.choices).length > 0 && (
         <WordRow label="Single">{singleInWords(segment.choices).join(' ')}</WordRow>

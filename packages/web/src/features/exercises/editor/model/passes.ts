@@ -1,4 +1,4 @@
-import type { Articulation, Dynamic, Pass, Passes, Purpose } from '@wide-fern/core';
+import type { Articulation, Dynamic, Music, Pass, Passes, Purpose } from '@wide-fern/core';
 
 /** A pass while it is made: its sounds parted by blanks, and nothing chosen as an empty word. */
 export interface PassDraft {
@@ -26,15 +26,24 @@ export const wordsOf = (text: string): string[] => text.split(/\s+/).filter((wor
 
 /** What of a form tells what changes. */
 interface PassesDraft {
+  readonly kind: Music['kind'];
   readonly passes: readonly PassDraft[];
   readonly passesOver: Passes['over'];
   readonly ask: string;
 }
 
+/** Whether there is a voice in it: only there sounds, loudness and touch can change, and times in a key. */
+export const isVoiced = ({ kind }: Pick<PassesDraft, 'kind'>): boolean =>
+  kind !== 'breath' && kind !== 'body';
+
 /** What changes from pass to pass; undefined while nothing does. */
-export function passesOf({ passes, passesOver, ask }: PassesDraft): Passes | undefined {
+export function passesOf({ kind, passes, passesOver, ask }: PassesDraft): Passes | undefined {
   if (passes.length === 0) return undefined;
-  const each = passes.map(({ sounds, articulation, dynamic, serves, cue }): Pass => {
+  const voiced = isVoiced({ kind });
+  const each = passes.map((pass): Pass => {
+    const { sounds, articulation, dynamic, serves, cue } = voiced
+      ? pass
+      : { ...emptyPass, serves: pass.serves, cue: pass.cue };
     const sung = wordsOf(sounds);
     return {
       ...(sung.length > 0 ? { sounds: sung } : {}),
@@ -44,5 +53,5 @@ export function passesOf({ passes, passesOver, ask }: PassesDraft): Passes | und
       ...(cue.trim() === '' ? {} : { cue: cue.trim() }),
     };
   });
-  return { over: passesOver, each, ...(ask.trim() === '' ? {} : { ask: ask.trim() }) };
+  return { over: voiced ? passesOver : 'keys', each, ...(ask.trim() === '' ? {} : { ask: ask.trim() }) };
 }
