@@ -11,6 +11,8 @@ import { rangeExercises } from './exercises/range';
 import { releaseExercises } from './exercises/release';
 import { resonanceExercises } from './exercises/resonance';
 
+export { courses } from './courses';
+
 /** The built-in exercises, in the order of the phases. */
 export const exercises: readonly Exercise[] = linked([
   ...releaseExercises,

@@ -1,6 +1,7 @@
 import { noteNamings } from '@wide-fern/core';
 import { ownApproachesSchema } from './building';
 import { line, uuid } from './common';
+import { changeCoursesSchema, coursesSchema } from './course';
 import { z } from './zod';
 
 export const roles = ['director', 'deputy', 'reader'] as const;
@@ -43,6 +44,8 @@ export const choirSchema = z.object({
   level: z.int().min(1).max(3),
   /** Approaches of its own. */
   approaches: ownApproachesSchema,
+  /** Courses it keeps or follows. */
+  courses: coursesSchema,
   /** When it is deleted with everything; null while nobody asked for that. */
   closesAt: z.iso.datetime().nullable(),
 });
@@ -58,6 +61,8 @@ export const changeChoirSchema = z.object({
   approach: z.string().min(1).max(60).optional(),
   level: z.int().min(1).max(3).optional(),
   approaches: ownApproachesSchema.optional(),
+  /** Only those that are sent are changed. */
+  courses: changeCoursesSchema.optional(),
   phraseSeconds: z
     .number('Seconds are a number.')
     .int('Whole seconds, please.')

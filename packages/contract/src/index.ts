@@ -6,6 +6,7 @@ export * from './choir';
 export * from './common';
 export * from './compute';
 export * from './computePlan';
+export * from './course';
 export * from './earlierExercise';
 export * from './errorCodes';
 export * from './errors';

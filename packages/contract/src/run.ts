@@ -111,6 +111,11 @@ export const ledOnceSchema = z.object({
   singing: seconds,
   /** What was planned of that. */
   planned: seconds,
+  /** How many managed it, as it was said last. */
+  managed: z.enum(managing).nullable(),
+  /** Different keys that were sung, and the longest stretch out on one breath, in seconds. */
+  keys: z.int().min(0),
+  breath: seconds.nullable(),
   /** Parts that strained, each in the lowest key it did; readers are not told. */
   strained: z.array(z.object({ part: z.string(), tonic: midiNote })),
 });

@@ -1,6 +1,7 @@
 import { octaveSteps, purposes, rangeEnds, rosterLengths, singerStates } from '@wide-fern/core';
 import { ownApproachesSchema } from './building';
 import { accidentals, clockSchema, mostKept, namingSchema, timeZone } from './choir';
+import { coursesSchema } from './course';
 import { day, line, maybeLine, midiNote, uuid } from './common';
 import {
   agendaSchema,
@@ -169,6 +170,7 @@ export const wholeChoirSchema = z.object({
     approach: z.string().min(1).max(60),
     level: z.int().min(1).max(3),
     approaches: ownApproachesSchema.nullable(),
+    courses: coursesSchema.nullable().default(null),
   }),
   parts: z.array(partRow).min(2).max(8),
   singers: z.array(singerRow).max(few('singers')),

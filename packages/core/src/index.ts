@@ -4,6 +4,7 @@
  */
 export * from './breath/moment';
 export * from './breath/phrase';
+export * from './course/way';
 export * from './evening/advice';
 export * from './evening/needs';
 export * from './evening/occasion';

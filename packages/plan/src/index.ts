@@ -18,6 +18,7 @@ export * from './edit/takeBack';
 export * from './edit/telling';
 export * from './logbook/logbook';
 export * from './logbook/phaseTimes';
+export * from './run/breathed';
 export * from './run/given';
 export * from './run/here';
 export * from './run/late';

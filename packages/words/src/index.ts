@@ -2,6 +2,7 @@ export * from './breath';
 export * from './cautions';
 export * from './choirFile';
 export * from './counting';
+export * from './course';
 export * from './evening';
 export * from './exercise';
 export * from './labels';

@@ -30,7 +30,7 @@ export type Thing = keyof typeof things;
 
 /** What a limit is about: how much there may be, and how much is here. */
 export interface LimitReached {
-  readonly of: KeptKind | 'invitations' | 'links' | 'screens' | 'runs' | 'events';
+  readonly of: KeptKind | 'invitations' | 'courses' | 'links' | 'screens' | 'runs' | 'events';
   readonly most: number;
   readonly here: number;
 }
@@ -39,6 +39,7 @@ function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'invitations') {
     return `At most ${most} invitations stand open at once. Take some back first.`;
   }
+  if (of === 'courses') return `At most ${most} courses are kept. Throw some away first.`;
   if (of === 'runs')
     return `At most ${most} times that one warm-up was led are kept; this is more.`;
   if (of === 'events') return `At most ${most} touches of one warm-up are kept; this is more.`;

@@ -1,6 +1,7 @@
 import { mixedChoir } from '@wide-fern/core';
 
 export * from './checks';
+export * from './course';
 export * from './evenings';
 export * from './scores';
 export * from './singers';

@@ -24,7 +24,7 @@ export const choirs = {
     access: 'director',
     body: changeChoirSchema,
     reply: choirSchema,
-    errors: ['invalid'],
+    errors: ['invalid', 'too_many'],
   },
   showRoom: { access: 'deputy', reply: roomSchema, errors: [] },
   listMembers: { access: 'deputy', reply: z.array(memberSchema), errors: [] },

@@ -1,6 +1,12 @@
 import fc from 'fast-check';
 import { breathRounds, breathSeconds, type BreathTiming } from '../timing';
-import { breathLengthened, breathMoment, changedRounds, type BreathChange } from './moment';
+import {
+  breathLengthened,
+  breathMoment,
+  changedRounds,
+  longestOut,
+  type BreathChange,
+} from './moment';
 
 const timing: BreathTiming = {
   ...{ in: 4, hold: 2, out: 8, rest: 2, rounds: 2, tempo: 60 },
@@ -100,5 +106,25 @@ describe('breath made longer while it goes on', () => {
       ),
       { numRuns: 300 },
     );
+  });
+});
+
+describe('the longest stretch out on one breath', () => {
+  const whole = breathSeconds(timing);
+  it.each([
+    [0, 0],
+    // Not to the end of the first one.
+    [12.5, 0],
+    [14, 8],
+    [16 + 14, 8],
+    [whole, 12],
+    // The last rest is cut short.
+    [whole - 2, 12],
+  ])('after %s s it was %s', (seconds, longest) => {
+    expect(longestOut(timing, seconds)).toBe(longest);
+  });
+  it('goes by what was made longer or shorter meanwhile', () => {
+    expect(longestOut(timing, whole, [{ at: 10, counts: -2 }])).toBe(10);
+    expect(longestOut(timing, whole + 3, [{ at: 10, counts: 3 }])).toBe(15);
   });
 });

@@ -25,6 +25,9 @@ export interface BreathChange extends BreathLonger {
 
 const order = ['in', 'hold', 'out', 'rest'] as const;
 
+/** Whoever touches «on» a second before its end has breathed it. */
+const nearly: Seconds = 1;
+
 /** How full at a share of each stretch. */
 const levelAt: Readonly<Record<keyof BreathCounts, (share: number) => number>> = {
   in: (share) => share,
@@ -96,4 +99,24 @@ export function breathMoment(
     }
   }
   return undefined;
+}
+
+/**
+ * The longest stretch out on one breath, of the rounds that were breathed to their end (docs/model.md, section 13).
+ * @param seconds how long it went on, without talk
+ */
+export function longestOut(
+  timing: BreathTiming,
+  seconds: Seconds,
+  changes: readonly BreathChange[] = [],
+): Seconds {
+  let left = seconds;
+  let longest = 0;
+  for (const counts of changedRounds(timing, changes)) {
+    const untilEmpty = beatsToSeconds(counts.in + counts.hold + counts.out, timing.tempo);
+    if (left + nearly < untilEmpty) break;
+    longest = Math.max(longest, beatsToSeconds(counts.out, timing.tempo));
+    left -= untilEmpty + beatsToSeconds(counts.rest, timing.tempo);
+  }
+  return longest;
 }

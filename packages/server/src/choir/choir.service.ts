@@ -1,10 +1,11 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import type { ChangeChoir, Choir as ChoirView } from '@wide-fern/contract';
+import { mostCourses, type ChangeChoir, type Choir as ChoirView } from '@wide-fern/contract';
 import { mixedChoir, usualPhrase } from '@wide-fern/core';
 import type { Account } from '../db/entities/account';
 import { Choir, Member } from '../db/entities/choir';
 import type { VoicePart } from '../db/entities/voices';
 import { problem } from '../http/problem';
+import { lockChoir } from '../keeping/room';
 import { inTwoWeeks } from '../time/grace';
 import { addPart } from '../voices/parts.service';
 import type { Acting } from './members.service';
@@ -33,6 +34,7 @@ export const showChoir = (choir: Choir): ChoirView => ({
   approach: choir.approach ?? 'evening-after-work',
   level: choir.level ?? 2,
   approaches: choir.approaches ?? [],
+  courses: choir.courses ?? {},
   demoUntil: choir.demoUntil?.toISOString() ?? null,
   closesAt: choir.closesAt?.toISOString() ?? null,
 });
@@ -49,12 +51,36 @@ const settings = {
   approaches: 'its own ways of making warm-ups',
 } as const;
 
+/** Puts courses into those a choir has: each that is sent whole, none of the others touched. */
+async function changeCourses(
+  em: EntityManager,
+  { choir, account }: Acting,
+  sent: NonNullable<ChangeChoir['courses']>,
+): Promise<void> {
+  await em.transactional(async (inner) => {
+    await lockChoir(inner, choir);
+    await inner.refresh(choir);
+    const kept = new Map(Object.entries(choir.courses ?? {}));
+    for (const [id, course] of Object.entries(sent)) {
+      if (course) kept.set(id, course);
+      else kept.delete(id);
+    }
+    if (kept.size > mostCourses) {
+      throw problem('too_many', { of: 'courses', most: mostCourses, here: kept.size });
+    }
+    choir.courses = Object.fromEntries(kept);
+    record(inner, { choir, by: account, kind: 'settings-changed', about: 'its courses' });
+    await inner.flush();
+  });
+}
+
 /** Changes what was sent, and keeps the rest. */
 export async function changeChoir(
   em: EntityManager,
   { choir, account }: Acting,
-  wanted: ChangeChoir,
+  { courses, ...wanted }: ChangeChoir,
 ): Promise<ChoirView> {
+  if (courses) await changeCourses(em, { choir, account }, courses);
   for (const key of Object.keys(settings) as (keyof typeof settings)[]) {
     const value = wanted[key];
     if (value === undefined || value === choir[key]) continue;

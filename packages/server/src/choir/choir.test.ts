@@ -186,9 +186,49 @@ describe('a choir', () => {
       approach: 'evening-after-work',
       level: 2,
       approaches: [],
+      courses: {},
     });
     await change({ timeZone: 'Fern/Nowhere' }).expect(400);
     await change({ name: ' ' }).expect(400);
+  });
+
+  it('keeps courses of its own and follows others, each changed by itself', async () => {
+    const { agent, choir } = await signUp(app());
+    const course = (id: string, name: string) => ({
+      ...{ id, name, purpose: '' },
+      steps: ['long-s', 'slow-dawn'].map((exercise) => ({
+        ...{ exercise, evenings: 2 },
+        need: { kind: 'managed', by: 'most' },
+      })),
+    });
+    const change = (courses: object) => agent.put(`/api/choirs/${choir}`).send({ courses });
+    const since = '2026-11-02T18:30:00.000Z';
+    // From two windows at once; neither takes the other's away.
+    const answers = await Promise.all([
+      change({ 'longer-breath': { course: null, since } }),
+      change({ 'ours-1': { course: course('ours-1', 'Ours'), since: null } }),
+    ]);
+    expect(answers.map(({ status }) => status)).toEqual([200, 200]);
+    const here = async () =>
+      choirSchema.parse((await agent.get(`/api/choirs/${choir}`)).body).courses;
+    expect(await here()).toEqual({
+      'longer-breath': { course: null, since },
+      'ours-1': { course: course('ours-1', 'Ours'), since: null },
+    });
+    await change({ 'ours-1': { course: course('ours-1', 'Ours, shorter'), since } }).expect(200);
+    await change({ 'longer-breath': null }).expect(200);
+    expect(await here()).toEqual({
+      'ours-1': { course: course('ours-1', 'Ours, shorter'), since },
+    });
+
+    const wrong = { ...course('ours-2', 'Under another id') };
+    await change({ 'ours-3': { course: wrong, since: null } }).expect(400);
+    await change({ 'ours-2': { course: { ...wrong, steps: [] }, since: null } }).expect(400);
+    const many = Object.fromEntries(
+      Array.from({ length: 40 }, (_, i) => [`many-${i}`, { course: null, since }]),
+    );
+    await change(many).expect(409);
+    expect(Object.keys(await here())).toEqual(['ours-1']);
   });
 
   it('is deleted two weeks after it was asked, with everything in it, and not before', async () => {

@@ -1,11 +1,19 @@
 import { demoChoir } from '@wide-fern/catalogue/demo';
-import { errorBody, planDocumentSchema, sessionSchema } from '@wide-fern/contract';
+import {
+  coursesSchema,
+  errorBody,
+  planDocumentSchema,
+  sessionSchema,
+  type KeptCourse,
+} from '@wide-fern/contract';
+import { courseWay } from '@wide-fern/core';
 import supertest from 'supertest';
 import { createApp } from '../app';
 import { Account, Attempt } from '../db/entities/account';
 import { Choir, Member } from '../db/entities/choir';
 import { Evening } from '../db/entities/evening';
 import { Plan } from '../db/entities/plan';
+import { LedOnce } from '../db/entities/run';
 import { Singer } from '../db/entities/voices';
 import { testDatabase } from '../testing/database';
 import { signUp, testApp, testSettings } from '../testing/people';
@@ -40,6 +48,20 @@ describe('a demo choir', () => {
     const plans = await em.find(Plan, { choir });
     expect(plans).toHaveLength(9);
     for (const { document } of plans) planDocumentSchema.parse(document);
+  });
+
+  it('follows a course of its own, of which two steps are managed by what was led', async () => {
+    const em = database.orm.em.fork();
+    const { courses } = await em.findOneOrFail(Choir, choir);
+    const [{ course, since }] = Object.values(coursesSchema.parse(courses)) as [KeptCourse];
+    const once = await em.find(LedOnce, { choir });
+    const led = once.map(({ exercise, ledAt, managed = null, keys }) => ({
+      ...{ exercise, managed, keys, breath: null },
+      ledAt: ledAt.toISOString(),
+    }));
+    const { steps, next } = courseWay(course!.steps, led, since!);
+    expect(steps.map(({ led: evenings }) => evenings.length)).toEqual([2, 4, 1, 0]);
+    expect(next).toBe(2);
   });
 
   it('has eight weeks behind it with one left out, and the lantern night ten weeks ahead', async () => {

@@ -4,6 +4,7 @@ import { exercises } from '@wide-fern/catalogue';
 import {
   demoChecks,
   demoChoir,
+  demoCourse,
   demoEvenings,
   demoSingers,
   type DemoSegment,
@@ -95,6 +96,9 @@ export async function makeDemo(
       demoUntil: until,
     });
     for (const { account, role } of others) inner.create(Member, { choir, account, role });
+    const { course, weeks: followed } = demoCourse;
+    const since = momentOf(dateLater(coming, -7 * followed), '00:00', demoChoir.timeZone);
+    choir.courses = { [course.id]: { course, since: since.toISOString() } };
     addDemoSingers(inner, { choir, parts, coming });
     const pieces = addDemoPieces(inner, {
       choir,

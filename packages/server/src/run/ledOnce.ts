@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { LedOnce as LedOnceView, SentEvent } from '@wide-fern/contract';
 import { ledSeconds, strainedIn } from '@wide-fern/core';
-import { ledPlan, planNow, runAt, upcastStored } from '@wide-fern/plan';
+import { ledPlan, longestBreath, planNow, runAt, upcastStored } from '@wide-fern/plan';
 import type { Choir } from '../db/entities/choir';
 import { LedOnce, type Run } from '../db/entities/run';
 
@@ -39,6 +39,8 @@ export async function keepLedOnce(
       ...{ exercise: id, name, phase, purposes: [...purposes] },
       top: tonics.length > 0 ? Math.max(...tonics) : null,
       managed: managed.at(-1) ?? null,
+      keys: new Set(keys.filter(({ tonic }) => tonic !== null).map(({ key }) => key)).size,
+      breath: longestBreath(led, events, segment, state),
       // Of what was sung or done, as often as it was: what was left out says nothing of the pace.
       planned: keys.reduce(
         (sum, { key, times }) => sum + times * (planned.keys[key]?.span ?? 0),
@@ -60,14 +62,16 @@ export async function listLedOnce(
     { choir },
     { orderBy: { ledAt: 'desc', run: 'asc', place: 'asc' }, limit: most },
   );
-  return found.map(({ exercise, ledAt, talk, coach, after, singing, planned, strained }) => ({
-    exercise,
+  return found.map(({ exercise, ledAt, managed, keys, breath, ...once }) => ({
+    ...{ exercise, keys },
+    managed: managed ?? null,
     ledAt: ledAt.toISOString(),
-    talk: Number(talk),
-    coach: Number(coach),
-    after: Number(after),
-    singing: Number(singing),
-    planned: Number(planned),
-    strained: seesPersons ? strained : [],
+    breath: breath === null ? null : Number(breath),
+    talk: Number(once.talk),
+    coach: Number(once.coach),
+    after: Number(once.after),
+    singing: Number(once.singing),
+    planned: Number(once.planned),
+    strained: seesPersons ? once.strained : [],
   }));
 }

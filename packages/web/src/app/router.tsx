@@ -193,6 +193,7 @@ export const router = createBrowserRouter([
             path: '/exercises/read/file',
             lazy: page(() => import('../features/exercises/files/ReadPage')),
           },
+          { path: '/courses', lazy: page(() => import('../features/courses/CoursesPage')) },
           { path: '/logbook', lazy: page(() => import('../features/logbook/LogbookPage')) },
           { path: '/choir', lazy: page(() => import('../features/choir/ChoirPage')) },
           { path: '/account', lazy: page(() => import('../features/account/AccountPage')) },

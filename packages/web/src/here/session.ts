@@ -1,4 +1,4 @@
-import type { ClockKind, OwnApproach, Role, Session } from '@wide-fern/contract';
+import type { ClockKind, Courses, OwnApproach, Role, Session } from '@wide-fern/contract';
 import type { AccidentalPreference, NoteNames, NoteNaming } from '@wide-fern/core';
 import { useRouteLoaderData } from 'react-router';
 import { choirQuery, queryClient, sessionQuery } from '@wide-fern/client';
@@ -22,6 +22,8 @@ export interface Here {
     readonly approach: string;
     readonly level: number;
     readonly approaches: readonly OwnApproach[];
+    /** Courses it keeps or follows. */
+    readonly courses: Courses;
     /** A choir to look around in: when it is thrown away. */
     readonly demoUntil: string | null;
     /** When the choir is deleted with everything; null while nobody asked for that. */

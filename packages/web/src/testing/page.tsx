@@ -19,7 +19,10 @@ export const ids = {
 export const plainNames = { naming: 'octaves', accidentals: 'flats' } as const;
 
 /** The director of the demo's choir; a reader when asked. */
-function hereAs(role: Here['choir']['role'] = 'director'): Here {
+function hereAs(
+  role: Here['choir']['role'] = 'director',
+  courses: Here['choir']['courses'] = {},
+): Here {
   const choir = { id: ids.choir, name: 'Quarry Lane Singers', role };
   return {
     account: {
@@ -40,6 +43,7 @@ function hereAs(role: Here['choir']['role'] = 'director'): Here {
       approach: 'evening-after-work',
       level: 2,
       approaches: [],
+      courses,
       demoUntil: null,
       closesAt: null,
     },
@@ -56,8 +60,11 @@ export async function show(
     path = '/',
     pattern = '*',
     state,
+    courses,
   }: {
     readonly role?: Here['choir']['role'];
+    /** Courses of the choir. */
+    readonly courses?: Here['choir']['courses'];
     readonly path?: string;
     /** Where the page stands, with what stands in its address. */
     readonly pattern?: string;
@@ -65,7 +72,7 @@ export async function show(
     readonly state?: unknown;
   } = {},
 ): Promise<DataRouter> {
-  const here = hereAs(role);
+  const here = hereAs(role, courses);
   const router = createMemoryRouter(
     [{ id: gate, path: pattern, loader: () => here, element: children }],
     {

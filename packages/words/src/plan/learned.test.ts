@@ -9,6 +9,7 @@ const led = (talk: number, day: number, exercise = 'pulley'): LedOnce => ({
   exercise,
   ledAt: `2026-11-${String(day).padStart(2, '0')}T18:30:00.000Z`,
   ...{ talk, coach: 0, after: 0, singing: 60, planned: 60, strained: [] },
+  ...{ managed: null, keys: 7, breath: null },
 });
 const said = (all: readonly LedOnce[], talk = usual) =>
   learnedInWords({ ...segment, choices: { ...segment.choices, talk } }, all, 'Europe/London');

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import { roles, type OwnApproach, type RecordedKind } from '@wide-fern/contract';
+import { roles, type Courses, type OwnApproach, type RecordedKind } from '@wide-fern/contract';
 import { clocks } from '@wide-fern/contract';
 import { noteNamings, type Trims } from '@wide-fern/core';
 import { Account } from './account';
@@ -31,6 +31,8 @@ export const Choir = defineEntity({
     approach: p.string().length(60).default('evening-after-work'),
     level: p.integer().default(2),
     approaches: p.json<OwnApproach[]>().nullable(),
+    /** Courses it keeps or follows, by their ids. */
+    courses: p.json<Courses>().nullable(),
     /** When a choir to look around in is thrown away; null for a real one. */
     demoUntil: p.datetime().nullable(),
     /** When it is deleted with everything; null while nobody asked for that. */

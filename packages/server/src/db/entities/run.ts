@@ -49,6 +49,9 @@ export const LedOnce = defineEntity({
     top: p.integer().nullable(),
     /** As it was said last. */
     managed: p.string().length(8).$type<Managing>().nullable(),
+    /** Different keys that were sung, and the longest stretch out on one breath, in seconds. */
+    keys: p.integer().default(0),
+    breath: p.double().nullable(),
     ledAt: p.datetime(),
     talk: p.double(),
     coach: p.double(),

@@ -163,7 +163,7 @@ describe('the choir’s own settings', () => {
     demoUntil: null,
     closesAt: null,
   } as const;
-  const whole = { ...saved, approaches: [] };
+  const whole = { ...saved, approaches: [], courses: {} };
 
   it('are kept together, and it is said', async () => {
     const server = serve({ changeChoir: () => whole });

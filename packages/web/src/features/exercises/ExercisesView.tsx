@@ -83,13 +83,16 @@ export function ExercisesView({
               {figured(data.all.length, 'exercise', 'exercises')}, {works}{' '}
               {formFor(works, 'fits', 'fit')} tonight’s voices
             </Name>
-            {mayEdit && (
-              <Flex gap="0 14px" wrap="wrap" align="baseline" fontSize="13px">
-                <WordLink to="/exercises/make/new">make one</WordLink>
-                <WordLink to="/exercises/read/file">read a file</WordLink>
-                <WriteAll listed={shown} />
-              </Flex>
-            )}
+            <Flex gap="0 14px" wrap="wrap" align="baseline" fontSize="13px">
+              <WordLink to="/courses">courses</WordLink>
+              {mayEdit && (
+                <>
+                  <WordLink to="/exercises/make/new">make one</WordLink>
+                  <WordLink to="/exercises/read/file">read a file</WordLink>
+                  <WriteAll listed={shown} />
+                </>
+              )}
+            </Flex>
           </Flex>
           <ThrownAway />
           <Filters compact={open !== undefined} />

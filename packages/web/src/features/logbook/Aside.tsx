@@ -14,9 +14,12 @@ import {
 import { useState } from 'react';
 import { Link } from 'react-router';
 import { useHere } from '../../here/session';
+import { lazily } from '../../ui/lazily';
 import { Label, Name, WordButton, WordLink } from '../../ui/words';
 import type { Opened } from './shown';
 import type { LogbookData } from './useLogbook';
+
+const CourseWays = lazily(() => import('./CourseWays'));
 
 const mostEffects = 3;
 const mostClosed = 2;
@@ -50,6 +53,7 @@ export function Aside({
     >
       {opened && <OpenedWork {...{ view, span, opened, onClose }} />}
       {!opened && <Helped view={view} />}
+      {!opened && <CourseWays />}
       <NotUsed unused={view.unused} />
       {late && (
         <Box as="section" mt="auto">

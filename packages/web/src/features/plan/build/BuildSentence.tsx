@@ -4,10 +4,13 @@ import type { BuildRequest } from '@wide-fern/plan';
 import { approachName, timeToFill, upToInWords, wishesInWords, type Clock } from '@wide-fern/words';
 import { useState, type ReactNode } from 'react';
 import { useHere } from '../../../here/session';
+import { lazily } from '../../../ui/lazily';
 import { SentenceFields, SentenceWord, TickWord } from '../../../ui/Sentence';
 import { Label, Name, WordButton } from '../../../ui/words';
 import { AskedFor } from './AskedFor';
 import { ApproachFields, PhaseFields, TimeFields, TopFields, WishFields } from './sentenceFields';
+
+const CourseOffer = lazily(() => import('./CourseOffer'));
 
 type Word = 'time' | 'approach' | 'top' | 'wishes' | 'quiet' | 'phases' | 'asked';
 
@@ -110,6 +113,7 @@ export function BuildSentence({
           {open === 'asked' && <AskedFor wish={wish} set={set} names={names} />}
         </SentenceFields>
       )}
+      <CourseOffer wish={wish} set={set} />
     </Box>
   );
 }

@@ -19,6 +19,7 @@ const choirSaid = (changed: ChangeChoir): Choir => ({
   approach: changed.approach ?? 'evening-after-work',
   level: 2,
   approaches: changed.approaches ?? [],
+  courses: {},
 });
 let kept: string[] = [];
 const view = async (plans = 0) => {

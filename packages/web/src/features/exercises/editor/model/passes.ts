@@ -53,5 +53,9 @@ export function passesOf({ kind, passes, passesOver, ask }: PassesDraft): Passes
       ...(cue.trim() === '' ? {} : { cue: cue.trim() }),
     };
   });
-  return { over: voiced ? passesOver : 'keys', each, ...(ask.trim() === '' ? {} : { ask: ask.trim() }) };
+  return {
+    over: voiced ? passesOver : 'keys',
+    each,
+    ...(ask.trim() === '' ? {} : { ask: ask.trim() }),
+  };
 }
