@@ -3,3 +3,4 @@ export * from './estimate';
 export * from './segment';
 export * from './movement';
 export * from './beat';
+export * from './keyMoment';

@@ -20,7 +20,7 @@ import { capitalise } from '../counting';
 import { lengthInFigures } from '../time';
 import { sungWords } from '../exercise';
 import { noKeyInWords } from './here';
-import { waysIn } from './turns';
+import { waysIn } from './ways';
 
 /** What one part does in a key, as the stand shows it. */
 export interface StandPart {

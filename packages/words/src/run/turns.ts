@@ -3,13 +3,10 @@ import {
   beatsOf,
   beatsToSeconds,
   breathMoment,
-  differingTimes,
   hasKeys,
   keyMoment,
   movementSeconds,
-  passIn,
   timingOf,
-  writtenIn,
   type BreathChange,
   type Pass,
   type RunState,
@@ -17,6 +14,7 @@ import {
 } from '@wide-fern/core';
 import { capitalise, counted } from '../counting';
 import { passInWords } from '../passes';
+import { waysIn } from './ways';
 
 /** What comes one after the other in a key, or in a text or breath done several times. */
 export interface Turns {
@@ -40,16 +38,6 @@ export const waysInWords = (ways: readonly Pass[]): string[] => {
   const isToldByCue = cues.size === ways.length && !cues.has(undefined);
   return ways.map((way) => capitalise(isToldByCue ? way.cue! : passInWords(way)));
 };
-
-/** The ways a key is sung in, one for each time that differs; none where every time is alike. */
-export function waysIn(segment: Segment, key: number): Pass[] {
-  const { exercise, choices } = segment;
-  const times = timingOf(exercise, choices).verses;
-  const written = writtenIn(segment);
-  const differing = Math.min(times, differingTimes(written, times));
-  if (differing < 2) return [];
-  return Array.from({ length: differing }, (_, verse) => passIn(written, key, verse) ?? {});
-}
 
 /** What is asked after a key: behind the last of the ways, once for all of them. */
 function askedAfter({ exercise: { passes } }: Segment, key: number, keys: number): string {
