@@ -20,6 +20,7 @@ export const pagesOf = ({ id }: Pick<Evening, 'id'>): readonly string[] => [
   '/pieces/read',
   `/evenings/${id}`,
   '/evenings/dates',
+  '/courses',
   '/logbook',
   '/choir',
   '/account',

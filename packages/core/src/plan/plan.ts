@@ -1,5 +1,5 @@
 import type { Seconds } from '../units';
-import { chanceOnTime, learnedTalk, likelyLength, placeSegments } from '../timing';
+import { chanceOnTime, likelyLength, placeSegments, segmentEstimate } from '../timing';
 import type { LikelyLength, Placed } from '../timing';
 import type { Tonight } from './keys';
 import type { PlannedSegment } from './planned';
@@ -20,12 +20,7 @@ export interface ComputedPlan {
 export function placePlan(computed: readonly ComputedSegment[], allotted: Seconds): ComputedPlan {
   const placed = placeSegments(computed.map(({ seconds }) => seconds));
   const total = placed[placed.length - 1]?.to ?? 0;
-  const likely = likelyLength(
-    computed.map(({ talk, seconds }) => ({
-      mean: seconds,
-      variance: learnedTalk(talk).variance,
-    })),
-  );
+  const likely = likelyLength(computed.map((segment) => segmentEstimate(segment)));
   return {
     segments: computed.map((segment, i) => ({ ...segment, placed: placed[i]! })),
     total,

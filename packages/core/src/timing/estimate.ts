@@ -54,6 +54,31 @@ export function learnedPace(observed: readonly number[]): Estimate {
   return learned({ ...pacePrior, weight: estimateFigures.priorWeight }, observed);
 }
 
+/** What was observed of an exercise: the talk before it, and how many times as long as planned it was sung or done. */
+export interface Observed {
+  readonly talks: readonly Seconds[];
+  readonly paces: readonly number[];
+}
+const nothing: Observed = { talks: [], paces: [] };
+
+/**
+ * How long a segment likely takes (docs/model.md, sections 6 and 13): its talk and what is sung or done, each as
+ * planned and as observed.
+ * @param seconds its planned length, talk included
+ */
+export function segmentEstimate(
+  { talk, seconds }: { readonly talk: Seconds; readonly seconds: Seconds },
+  { talks, paces }: Observed = nothing,
+): Estimate {
+  const said = learnedTalk(talk, talks);
+  const pace = learnedPace(paces);
+  const sung = seconds - talk;
+  return {
+    mean: said.mean + pace.mean * sung,
+    variance: said.variance + pace.variance * sung ** 2,
+  };
+}
+
 /** The likely length of a whole warm-up. */
 export interface LikelyLength {
   readonly mean: Seconds;

@@ -5,7 +5,6 @@ import { useState } from 'react';
 import type { CourseHere } from '../../here/courses/useCourses';
 import { CourseSteps } from '../../here/courses/CourseSteps';
 import { useHere } from '../../here/session';
-import { MainButton } from '../../ui/MainButton';
 import { Label, Name, WordButton } from '../../ui/words';
 import { useKeepCourse } from './useKeepCourse';
 
@@ -52,13 +51,13 @@ export function CourseCard({
       {onEdit && (
         <Flex gap="4px 18px" align="center" wrap="wrap" mt="6px" fontSize="13px">
           {since === null ? (
-            <MainButton
-              size="sm"
+            <WordButton
+              fontSize="13px"
               disabled={keep.isPending}
               onClick={() => follow(new Date().toISOString())}
             >
-              Follow it from now on
-            </MainButton>
+              follow it from now on
+            </WordButton>
           ) : isLeaving ? (
             <>
               <Box>What counted for it is counted anew if you follow it again.</Box>

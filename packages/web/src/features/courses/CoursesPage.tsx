@@ -44,11 +44,11 @@ function Courses({
   };
   const nameOf = (id: string) => names.get(id) ?? 'an exercise that is not here any more';
   return (
-    <Box px={{ base: '16px', md: '24px' }} pt="14px" pb="24px" maxW="900px">
+    <Box px={{ base: '16px', md: '24px' }} pt="14px" pb="24px" maxW="1120px">
       <Name as="h1" fontSize="24px">
         {coursesSentence(followedOf(courses), nameOf)}
       </Name>
-      <Box color="inkSoft" fontSize="13px" mt="4px" mb="16px" maxW="68ch">
+      <Box color="inkSoft" fontSize="13px" mt="4px" mb="16px" maxW="96ch">
         A course is a row of exercises over weeks, each managed before the next. While one is
         followed, Build offers its next step, and what is led counts by itself.
       </Box>

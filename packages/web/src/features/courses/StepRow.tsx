@@ -136,9 +136,11 @@ export function StepRow({
         disabled={false}
         onChange={(evenings) => onChange({ ...step, evenings: Math.round(evenings) })}
       />
-      {words('earlier', () => onMove(-1), place === 0)}
-      {words('later', () => onMove(1), place === count - 1)}
-      {words('away', onAway, count <= 2)}
+      <Flex gap="12px">
+        {words('earlier', () => onMove(-1), place === 0)}
+        {words('later', () => onMove(1), place === count - 1)}
+        {words('away', onAway, count <= 2)}
+      </Flex>
     </Flex>
   );
 }

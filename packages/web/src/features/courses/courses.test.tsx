@@ -64,7 +64,7 @@ describe('courses', () => {
     expect(steps[0]!.textContent).toBe(
       'Under the door · eight seconds out on one breath, in two evenings',
     );
-    fireEvent.click(card('A longer breath').getByRole('button', { name: /^Follow it/ }));
+    fireEvent.click(card('A longer breath').getByRole('button', { name: /^follow it/ }));
     await waitFor(() => expect(sent).toHaveLength(1));
     expect(sent[0]!['longer-breath']).toMatchObject({ course: null });
     expect(Date.parse(sent[0]!['longer-breath']!.since!)).toBeLessThanOrEqual(Date.now());
@@ -129,7 +129,7 @@ describe('courses', () => {
   });
   it('is only looked at by readers', async () => {
     await page({}, [], 'reader');
-    expect(screen.queryByRole('button', { name: /^Follow it/ })).toBeNull();
+    expect(screen.queryByRole('button', { name: /^follow it/ })).toBeNull();
     expect(screen.getByText(/^A director chooses/)).toBeTruthy();
   });
 });

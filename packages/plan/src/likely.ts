@@ -1,0 +1,45 @@
+import type { LedOnce } from '@wide-fern/contract';
+import { chanceOnTime, likelyLength, segmentEstimate, type Observed } from '@wide-fern/core';
+import type { EvaluatedPlan } from './evaluate';
+
+/** What a choir's evenings say of how long exercises take. */
+export interface LedTimes {
+  /** Of each exercise that was led. */
+  readonly of: ReadonlyMap<string, Observed>;
+  /** The pace of all of them, for what was never led. */
+  readonly paces: readonly number[];
+}
+
+/**
+ * Gathers what was led by exercise (docs/model.md, section 13).
+ * @param marks from when on it counts, where what was learned before was refused
+ */
+export function ledTimes(
+  led: readonly LedOnce[],
+  marks: Readonly<Record<string, { readonly learnedFrom?: string | undefined }>> = {},
+): LedTimes {
+  const of = new Map<string, { talks: number[]; paces: number[] }>();
+  const paces: number[] = [];
+  for (const { exercise, ledAt, talk, singing, planned } of led) {
+    const from = Object.hasOwn(marks, exercise) ? marks[exercise]!.learnedFrom : undefined;
+    if (from !== undefined && Date.parse(ledAt) < Date.parse(from)) continue;
+    const own = of.get(exercise) ?? { talks: [], paces: [] };
+    of.set(exercise, own);
+    own.talks.push(talk);
+    // What nothing was planned of says nothing of the pace.
+    if (planned <= 0) continue;
+    own.paces.push(singing / planned);
+    paces.push(singing / planned);
+  }
+  return { of, paces };
+}
+
+/** A plan with its likely end by what was led: each exercise by its own evenings, one that was never led by the pace of all. */
+export function withLikely(plan: EvaluatedPlan, { of, paces }: LedTimes): EvaluatedPlan {
+  const likely = likelyLength(
+    plan.segments.map(({ segment, computed }) =>
+      segmentEstimate(computed, of.get(segment.exercise.id) ?? { talks: [], paces }),
+    ),
+  );
+  return { ...plan, likely, chanceOnTime: chanceOnTime(likely, plan.allotted) };
+}
