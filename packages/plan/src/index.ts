@@ -30,6 +30,7 @@ export * from './run/rehearsed';
 export * from './run/simulated';
 export * from './run/worked';
 export * from './evaluate';
+export * from './likely';
 export * from './figures';
 export * from './givenUp';
 export * from './firstSteps';

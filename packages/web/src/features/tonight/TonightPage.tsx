@@ -17,6 +17,7 @@ import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/cl
 import { Frame } from '../../here/Frame';
 import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
+import { useLikely } from '../../here/useLikely';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -125,11 +126,12 @@ function NextEvening({
   const item = evening.data?.agenda.find(({ kind }) => kind === 'warm-up')?.id ?? 'warm-up';
   const stored = useQuery(planQuery({ choir: choir.id, evening: summary.id, item }));
   const clock = useMemo(() => clockIn(choir.timeZone, choir.clock), [choir.timeZone, choir.clock]);
+  const likely = useLikely();
   const plan = useMemo(() => {
     if (!evening.data || stored.data === undefined) return undefined;
     const document = stored.data?.document ?? emptyDocument(evening.data.tonight);
-    return evaluate(document, itemTime(evening.data, item).allotted);
-  }, [evening.data, stored.data, item]);
+    return likely(evaluate(document, itemTime(evening.data, item).allotted));
+  }, [evening.data, stored.data, item, likely]);
 
   const error = evening.error ?? stored.error;
   if (error && !plan) {

@@ -3,6 +3,7 @@ import { evaluate, itemTime } from '@wide-fern/plan';
 import { clockIn } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { useHere } from '../../../here/session';
+import { useLikely } from '../../../here/useLikely';
 import { usePageHeight } from '../../../ui/useSize';
 import type { TimeView } from '../../../music/lanes/geometry';
 import { planLayout } from '../drawing/layout';
@@ -33,7 +34,8 @@ export function usePlanDrawing({
   const { timeZone, clock: kind } = useHere().choir;
   const pageHeight = usePageHeight();
   const { start, allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
-  const plan = useMemo(() => evaluate(document, allotted), [document, allotted]);
+  const likely = useLikely();
+  const plan = useMemo(() => likely(evaluate(document, allotted)), [document, allotted, likely]);
   const clock = useMemo(() => clockIn(timeZone, kind), [timeZone, kind]);
 
   const narrow = width < narrowBelow;

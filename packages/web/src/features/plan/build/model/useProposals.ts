@@ -20,6 +20,7 @@ import type { Builder } from './builder';
 import { keepWish, readWish } from './keptWish';
 import { useBuilding } from './useBuilding';
 import { useDrawn } from './useDrawn';
+import { useLikely } from '../../../../here/useLikely';
 
 /** What building is given. */
 export interface BuildPlace {
@@ -54,7 +55,8 @@ export function useProposals(place: BuildPlace) {
   useEffect(() => builder.end, [builder]);
   const { building, stop, again } = useBuilding(builder, request);
   const seconds = Math.max(allotted, request.seconds);
-  const present = useMemo(() => evaluate(document, seconds), [document, seconds]);
+  const likely = useLikely();
+  const present = useMemo(() => likely(evaluate(document, seconds)), [document, seconds, likely]);
   const drawn = useDrawn(building.rows, exercises, document, request.seconds);
   const nameOf = (id: string) => exercises.get(id)?.name ?? id;
 
