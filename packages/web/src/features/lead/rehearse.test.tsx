@@ -28,7 +28,7 @@ describe('rehearsing to lead', () => {
     const server = served('long-s', 'slate-steps');
     await show(<RehearsePage />, address);
     await click('Begin');
-    expect(screen.getByText(/A rehearsal with a simulated choir/)).toBeTruthy();
+    expect(await screen.findByText(/A rehearsal with a simulated choir/)).toBeTruthy();
     expect(screen.queryByRole('button', { name: 'Who is here' })).toBeNull();
     press('PageDown');
     await click('its purpose');
