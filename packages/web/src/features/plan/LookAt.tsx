@@ -4,6 +4,7 @@ import type { LoadWarning, NoteWriting, Purpose } from '@wide-fern/core';
 import { remedyFor, stillMissing, type EvaluatedPlan, type Remedy } from '@wide-fern/plan';
 import {
   loadNote,
+  longerThanPlanned,
   mindedInWords,
   notServedInWords,
   reminderInWords,
@@ -45,7 +46,9 @@ export function LookAt({
   const { warnings } = load;
   const missing = plan.segments.length > 0 ? stillMissing(plan, evening.wishes) : [];
   const isToCome = Date.parse(evening.startsAt) > Date.now();
+  const longer = longerThanPlanned(plan);
   const lines = [
+    ...(longer ? [{ word: 'Time:', line: longer }] : []),
     ...minded.map((one) => ({ word: 'Mind tonight:', line: mindedInWords(one) })),
     ...(isToCome && mayEdit
       ? reminders.map((one) => ({
