@@ -105,6 +105,7 @@ describe('time in words', () => {
     expect(endInWords(evaluate(documentOf(), 900), start, clock)).toBe('nothing planned yet');
   });
   it('says that leading taught it takes longer, where that makes it late', () => {
+    const plan = evaluate(documentOf('coat-off', 'slate-steps'), 900);
     const longer = (more: number, chanceOnTime: number) =>
       longerThanPlanned({
         ...plan,
