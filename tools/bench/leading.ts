@@ -39,19 +39,24 @@ const touched = (page: Page): Promise<number[]> =>
     return costs;
   }, touches);
 
-/** Leads on, and notes how long another screen takes to show it. */
+const followedTouches = 40;
+
+/** Leads on and back, and notes how long another screen takes to show each key. */
 async function followed(page: Page, other: Page): Promise<number[]> {
   const costs: number[] = [];
-  const name = () => document.querySelector('h1')?.textContent ?? '';
-  for (let i = 0; i < 8; i += 1) {
-    const before = await other.evaluate(name);
+  const key = () => document.querySelector('[aria-label^="now "]')?.textContent ?? '';
+  for (let i = 0; i < followedTouches; i += 1) {
+    const before = await other.evaluate(key);
     const seen = other.waitForFunction(
-      (was) => document.querySelector('h1')?.textContent !== was && Date.now(),
+      (was) => {
+        const now = document.querySelector('[aria-label^="now "]')?.textContent ?? '';
+        return now !== was && Date.now();
+      },
       before,
       { polling: 'raf' },
     );
     const began = Date.now();
-    await page.keyboard.press('o');
+    await page.keyboard.press(i % 4 === 3 ? 'PageUp' : 'PageDown');
     costs.push(((await (await seen).jsonValue()) as number) - began);
   }
   return costs;

@@ -50,7 +50,7 @@ describe('the longest breath of a run', () => {
       opened,
       began,
       [12, more],
-      [13, { kind: 'undone', event: 'e2' } as SentAct],
+      [13, { kind: 'undone', event: 'e2' }],
       ended(end + 20),
     );
     expect(undone()).toBeCloseTo(outs.at(-1)!);

@@ -5,7 +5,6 @@ import { lazy, Suspense } from 'react';
 import type { Controls } from './controls/useControls';
 import { HurtsTouch } from './HurtsTouch';
 import { OnTop } from './stand/OnTop';
-import { OtherDevice } from './OtherDevice';
 import { Pain } from './Pain';
 import type { Sounds } from './sound/useSounds';
 import type { StandSettings } from './stand/standSettings';
@@ -25,6 +24,8 @@ const noticed = () => import('./Noticed');
 const Noticed = lazy(() => noticed().catch(() => ({ default: OnlyPain })));
 /** Fetches what is sure to be wanted later, so that it is there without a connection. */
 export const fetchNoticed = (): void => void noticed().catch(() => undefined);
+/** Another device can only be told of where there is a connection. */
+const OtherDevice = lazily(() => import('./OtherDevice'));
 const RuleFields = lazily(() => import('./RuleFields'));
 const SoundPanel = lazily(() => import('./sound/SoundPanel'));
 const ScorePanel = lazily(() => import('./sound/ScorePanel'));

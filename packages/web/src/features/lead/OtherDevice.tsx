@@ -10,7 +10,7 @@ import { OfferLine } from './stand/OfferLine';
 const quiet = 1500;
 
 /** Takes over what happens on another device that leads the same run, and says that one does. */
-export function OtherDevice({
+export default function OtherDevice({
   place,
   lead,
 }: {
