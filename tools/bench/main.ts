@@ -25,6 +25,7 @@ import { measureLoad } from './load';
 import { measureLogbook } from './logbook';
 import { measurePitch } from './pitch';
 import { measurePlanner, measureReplanning } from './planner';
+import { measurePulse } from './pulse';
 import { measureScores } from './scores';
 import { measureVoices } from './voices';
 
@@ -238,6 +239,16 @@ async function benchPlan(): Promise<void> {
 }
 
 /** Leading on the stand. */
+/** Takes five minutes, so it is only measured when it is asked for. */
+async function benchPulse(): Promise<void> {
+  const { beats, asked, farthest, unevenness } = await measurePulse();
+  say('\n| the beat on the stand, as it leaves for the speaker | |');
+  say('| --- | --- |');
+  say(`| beats in five minutes, ${asked.toFixed(1)} ms apart | ${beats} |`);
+  say(`| farthest from its place | ${farthest.toFixed(2)} ms |`);
+  say(`| farthest two are from being so far apart | ${unevenness.toFixed(2)} ms |`);
+}
+
 async function benchLead(): Promise<void> {
   const { touch, follower, back } = await measureLeading();
   const ms = (time: number) => `${time.toFixed(0)} ms`;
@@ -270,6 +281,7 @@ async function benchKills(): Promise<void> {
 const benches = new Map([
   ['kills', benchKills],
   ['lead', benchLead],
+  ['pulse', benchPulse],
   ['logbook', benchLogbook],
   ['plan', benchPlan],
   ['server', benchServer],
