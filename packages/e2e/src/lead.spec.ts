@@ -1,34 +1,12 @@
 import { expect, test, type Page } from '@playwright/test';
-import { runSchema, runSummarySchema, z, type Run } from '@wide-fern/contract';
+import type { Run } from '@wide-fern/contract';
 import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
-import type { Evening } from '@wide-fern/contract';
 import { expectAccessible } from './accessible';
-import {
-  expectNoComplaints,
-  join,
-  newEvening,
-  newPerson,
-  planAddress,
-  storePlan,
-  type Person,
-} from './person';
+import { expectNoComplaints, join, newEvening, newPerson, storePlan } from './person';
+import { begin, followed, heading, storedRun } from './runs';
 
-/** The one run of an evening as the server has it. */
-async function storedRun(person: Person, evening: Evening): Promise<Run> {
-  const address = `${planAddress(person, evening)}/runs`;
-  const runs = z.array(runSummarySchema).parse(await (await person.request.get(address)).json());
-  expect(runs).toHaveLength(1);
-  return runSchema.parse(await (await person.request.get(`${address}/${runs[0]!.id}`)).json());
-}
 const stateOf = ({ head, events }: Run) => runState(ledSegments(head.document), events);
-const heading = (page: Page) => page.getByRole('heading', { level: 1 });
-const begin = async (page: Page, evening: Evening) => {
-  await page.goto(`/evenings/${evening.id}/lead/warm-up`);
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(heading(page)).toHaveText('Ready');
-};
-
 /** Whether a page's code lies on the device with all that it needs at first. */
 const isReadable = (page: Page, name: string): Promise<boolean> =>
   page.evaluate(async (wanted) => {
@@ -154,13 +132,7 @@ test('another screen follows whoever leads, and shows afterwards what happened',
   await begin(page, evening);
   await page.keyboard.press('o');
 
-  const other = await pianist.context.newPage();
-  await other.addInitScript(
-    (choir) => localStorage.setItem('wide-fern:choir', choir),
-    person.choir,
-  );
-  await other.goto(`/evenings/${evening.id}/plan`);
-  await other.getByRole('link', { name: 'Wren Aldous leads it now: follow' }).click();
+  const other = await followed(pianist, person, evening);
   await expect(heading(other)).toHaveText('Coat off');
   await expectAccessible(other);
   await page.keyboard.press('o');

@@ -1,5 +1,5 @@
 import { expect, test, type Page } from '@playwright/test';
-import { runSchema, runSummarySchema, z, type Evening, type Run } from '@wide-fern/contract';
+import { runSchema } from '@wide-fern/contract';
 import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
 import { freePort } from '../../../tools/postgres/cluster';
@@ -8,16 +8,7 @@ import { throwawayCluster } from '../../../tools/postgres/throwaway';
 import { root } from '../../../tools/root';
 import { startServer, type RunningServer } from '../../../tools/start/server';
 import { expectNoComplaints, join, newEvening, newPerson, planAddress, storePlan } from './person';
-import type { Person } from './person';
-
-const heading = (page: Page) => page.getByRole('heading', { level: 1 });
-
-async function storedRun(person: Person, evening: Evening): Promise<Run> {
-  const address = `${planAddress(person, evening)}/runs`;
-  const runs = z.array(runSummarySchema).parse(await (await person.request.get(address)).json());
-  expect(runs).toHaveLength(1);
-  return runSchema.parse(await (await person.request.get(`${address}/${runs[0]!.id}`)).json());
-}
+import { begin, followed, heading, storedRun } from './runs';
 
 /** Server processes on one database of their own, each at its own address. */
 async function servers() {
@@ -55,18 +46,10 @@ test('two servers: the other screen follows at the other one; one is killed and 
     await join(person, pianist, 'reader');
 
     const page = await person.context.newPage();
-    await page.goto(`/evenings/${evening.id}/lead/warm-up`);
-    await page.getByRole('button', { name: 'Begin' }).click();
-    await expect(heading(page)).toHaveText('Ready');
+    await begin(page, evening);
     await page.keyboard.press('o');
 
-    const other = await pianist.context.newPage();
-    await other.addInitScript(
-      (choir) => localStorage.setItem('wide-fern:choir', choir),
-      person.choir,
-    );
-    await other.goto(`/evenings/${evening.id}/plan`);
-    await other.getByRole('link', { name: 'Wren Aldous leads it now: follow' }).click();
+    const other = await followed(pianist, person, evening);
     await expect(heading(other)).toHaveText('Coat off');
     await page.keyboard.press('o');
     await page.keyboard.press(' ');
@@ -117,8 +100,7 @@ test('the laptop sleeps for ten minutes: it is where it was, and the time is tol
   await storePlan(person, evening, ['slate-steps', 'pulley']);
   const page = await person.context.newPage();
   await page.clock.install();
-  await page.goto(`/evenings/${evening.id}/lead/warm-up`);
-  await page.getByRole('button', { name: 'Begin' }).click();
+  await begin(page, evening);
   await page.keyboard.press('o');
   await page.keyboard.press(' ');
   await page.keyboard.press(' ');

@@ -1,26 +1,12 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { ChangeChoir, Choir, KeptCourse, LedOnce } from '@wide-fern/contract';
-import { ids, show, tidy } from '../../testing/page';
+import type { ChangeChoir, KeptCourse, LedOnce } from '@wide-fern/contract';
+import { choirSaid } from '../../testing/choirSaid';
+import { show, tidy } from '../../testing/page';
 import { serve } from '../../testing/served';
 import CoursesPage from './CoursesPage';
 import { movedStep, needOfKind } from './model/own';
 
 const at = { path: '/courses' };
-const choirSaid: Choir = {
-  id: ids.choir,
-  name: 'Low Quarry Choir',
-  timeZone: 'Europe/London',
-  accidentals: 'flats',
-  naming: 'octaves',
-  clock: '24',
-  phraseSeconds: 9,
-  demoUntil: null,
-  closesAt: null,
-  approach: 'evening-after-work',
-  level: 2,
-  approaches: [],
-  courses: {},
-};
 const since = '2026-10-01T00:00:00.000Z';
 const led = (exercise: string, day: number, more: Partial<LedOnce> = {}): LedOnce => ({
   exercise,
@@ -40,9 +26,9 @@ async function page(
   serve({
     listLedOnce: () => [...once],
     showExercises: () => ({ own: [], marks: {}, lastUsed: {} }),
-    changeChoir: ({ body }): Choir => {
+    changeChoir: ({ body }) => {
       sent.push(body.courses!);
-      return choirSaid;
+      return choirSaid();
     },
   });
   await show(<CoursesPage />, { ...at, role, courses });

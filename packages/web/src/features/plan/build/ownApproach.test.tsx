@@ -1,30 +1,17 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
-import type { ChangeChoir, Choir } from '@wide-fern/contract';
+import type { ChangeChoir } from '@wide-fern/contract';
 import { approaches } from '@wide-fern/core';
 import { documentOf, planOf } from '@wide-fern/plan/testing';
-import { ids, show, tidy } from '../../../testing/page';
+import { choirSaid } from '../../../testing/choirSaid';
+import { show, tidy } from '../../../testing/page';
 import { serve } from '../../../testing/served';
 import { OwnApproach } from './OwnApproach';
 
-const choirSaid = (changed: ChangeChoir): Choir => ({
-  id: ids.choir,
-  name: 'Low Quarry Choir',
-  timeZone: 'Europe/London',
-  accidentals: 'flats',
-  naming: 'octaves',
-  clock: '24',
-  phraseSeconds: 9,
-  demoUntil: null,
-  closesAt: null,
-  approach: changed.approach ?? 'evening-after-work',
-  level: 2,
-  approaches: changed.approaches ?? [],
-  courses: {},
-});
 let kept: string[] = [];
 const view = async (plans = 0) => {
   const server = serve({
-    changeChoir: ({ body }) => choirSaid(body),
+    changeChoir: ({ body: { approach = 'evening-after-work', approaches: own = [] } }) =>
+      choirSaid({ approach, approaches: own }),
     listEvenings: () => ({
       items: Array.from({ length: plans }, (_, i) => ({
         id: `00000000-0000-4000-8000-00000000000${i}`,
