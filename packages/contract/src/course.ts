@@ -21,7 +21,7 @@ const needSchema = z.discriminatedUnion('kind', [
 ]);
 
 /** One exercise of a course, and what has to be managed in how many evenings before the next. */
-export const courseStepSchema = z.object({
+const courseStepSchema = z.object({
   exercise: z.string().regex(/^[a-z0-9-]{1,60}$/, 'Choose an exercise.'),
   need: needSchema,
   evenings: z

@@ -2,7 +2,7 @@ import type { LedOnce } from '@wide-fern/contract';
 import fc from 'fast-check';
 import { documentOf } from './testing';
 import { evaluate } from './evaluate';
-import { ledTimes, withLikely } from './likely';
+import { ledTimes, longerBy, withLikely } from './likely';
 
 const plan = evaluate(documentOf('coat-off', 'slate-steps', 'pulley'), 600);
 const led = (exercise: string, day: number, more: Partial<LedOnce> = {}): LedOnce => ({
@@ -54,6 +54,13 @@ describe('the likely end by what was led', () => {
     const chance = (talk: number) =>
       withLikely(plan, ledTimes([led('pulley', 1, { talk })])).chanceOnTime;
     expect(chance(20)).toBeGreaterThan(chance(900));
+  });
+  it('is worth a word where it makes the plan late', () => {
+    const by = (longer: number, chanceOnTime: number) =>
+      longerBy({ total: 600, chanceOnTime, likely: { ...plan.likely, mean: 600 + longer } });
+    expect([by(53, 0.3), by(53, 0.6), by(15, 0.3), by(-60, 0.3)]).toEqual([
+      ...[53, undefined, undefined, undefined],
+    ]);
   });
   it('sums what is thought of each: the mean and the variance by hand', () => {
     fc.assert(

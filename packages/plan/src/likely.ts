@@ -1,5 +1,11 @@
 import type { LedOnce } from '@wide-fern/contract';
-import { chanceOnTime, likelyLength, segmentEstimate, type Observed } from '@wide-fern/core';
+import {
+  chanceOnTime,
+  likelyLength,
+  segmentEstimate,
+  type Observed,
+  type Seconds,
+} from '@wide-fern/core';
 import type { EvaluatedPlan } from './evaluate';
 
 /** What a choir's evenings say of how long exercises take. */
@@ -32,6 +38,20 @@ export function ledTimes(
     paces.push(singing / planned);
   }
   return { of, paces };
+}
+
+/** So much longer than planned is worth a word, in seconds, where it will hardly be on time for it. */
+const worthAWord = 20;
+const hardly = 0.5;
+
+/** By how many seconds a plan will likely take longer than it is planned, where that makes it late; else undefined. */
+export function longerBy({
+  likely,
+  total,
+  chanceOnTime: chance,
+}: Pick<EvaluatedPlan, 'likely' | 'total' | 'chanceOnTime'>): Seconds | undefined {
+  const longer = likely.mean - total;
+  return longer >= worthAWord && chance < hardly ? longer : undefined;
 }
 
 /** A plan with its likely end by what was led: each exercise by its own evenings, one that was never led by the pace of all. */

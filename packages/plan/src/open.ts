@@ -1,6 +1,7 @@
 import type { Evening } from '@wide-fern/contract';
-import type { MidiNote, PlaceNeed, Purpose, Semitones } from '@wide-fern/core';
+import type { MidiNote, PlaceNeed, Purpose, Seconds, Semitones } from '@wide-fern/core';
 import type { EvaluatedPlan } from './evaluate';
+import { longerBy } from './likely';
 
 /** An agenda item that is planned by itself, and whether its plan has a segment. */
 export interface PlannedItem {
@@ -23,6 +24,8 @@ export type OpenFact =
       readonly exercise: string;
       readonly need: PlaceNeed;
     }
+  /** By what was led it will be late. */
+  | { readonly kind: 'longer'; readonly seconds: Seconds }
   /** Nothing in the warm-up trains what a judged piece asks for. */
   | {
       readonly kind: 'wish';
@@ -130,12 +133,14 @@ export function openFacts(
   const length = (Date.parse(endsAt) - Date.parse(startsAt)) / 60_000;
   const over = Math.round(agenda.reduce((sum, { minutes }) => sum + minutes, 0) - length);
   const hasWarmUp = agenda.some(({ kind }) => kind === 'warm-up');
+  const longer = longerBy(plan);
   return [
     ...(over > 0 ? [{ kind: 'overfull', minutes: over } as const] : []),
     ...(hasWarmUp ? [] : [{ kind: 'no-warm-up' } as const]),
     ...(isAnybody ? [] : [{ kind: 'nobody' } as const]),
     ...(pieces.length > 0 ? [] : [{ kind: 'no-music' } as const]),
     ...notAllowed(evening, plan),
+    ...(longer === undefined ? [] : [{ kind: 'longer', seconds: longer } as const]),
     ...unserved(evening, plan),
     ...emptyItems(evening, item, planned),
     ...outside(evening),

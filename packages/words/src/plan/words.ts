@@ -264,16 +264,9 @@ export function endInWords(plan: EvaluatedPlan, start: number, clock: Clock): st
   ].join(' · ');
 }
 
-/** So much longer than planned is worth a word, in seconds. */
-const worthAWord = 20;
-
-/** What leading has taught of the whole, where it will hardly be on time for it: «by what was led, it takes about 0:55 longer than planned.» */
-export function longerThanPlanned(plan: EvaluatedPlan): string {
-  const longer = plan.likely.mean - plan.total;
-  if (longer < worthAWord || plan.chanceOnTime >= 0.5) return '';
-  const rounded = 5 * Math.round(longer / 5);
-  return `by what was led, it takes about ${lengthInFigures(rounded)} longer than planned.`;
-}
+/** «by what was led, it takes about 0:55 longer than planned.» */
+export const likelyLongerInWords = (seconds: number): string =>
+  `by what was led, it takes about ${lengthInFigures(5 * Math.round(seconds / 5))} longer than planned.`;
 
 /** «1:40 free», or «0:35 too long». */
 export const leftInWords = (plan: EvaluatedPlan): string => {

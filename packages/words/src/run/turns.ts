@@ -33,7 +33,7 @@ const isShownIn = ({ choices: { demonstrate } }: Segment, key: number): boolean 
   demonstrate === 'each key' || (demonstrate === 'once' && key === 0);
 
 /** Each way in its cue alone where every one has a cue of its own, else in all that is other in it. */
-export const waysInWords = (ways: readonly Pass[]): string[] => {
+const waysInWords = (ways: readonly Pass[]): string[] => {
   const cues = new Set(ways.map(({ cue }) => cue));
   const isToldByCue = cues.size === ways.length && !cues.has(undefined);
   return ways.map((way) => capitalise(isToldByCue ? way.cue! : passInWords(way)));

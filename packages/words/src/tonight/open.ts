@@ -1,6 +1,7 @@
 import { placeNeedWords } from '../agenda';
 import { noteName, type NoteWriting } from '@wide-fern/core';
 import type { OpenFact } from '@wide-fern/plan';
+import { likelyLongerInWords } from '../plan/words';
 import { capitalise, formFor, semitonesInWords } from '../counting';
 
 /** An open decision as a sentence, and the one act that settles it. */
@@ -39,6 +40,8 @@ export function openInWords(
         words: `“${fact.exercise}” needs ${placeNeedWords[fact.need]}, which the place does not allow.`,
         act: 'choose something else',
       };
+    case 'longer':
+      return { words: capitalise(likelyLongerInWords(fact.seconds)), act: 'look at the plan' };
     case 'wish':
       return {
         words: `Nothing in the warm-up trains ${fact.skill}, the target of “${fact.title}”.`,

@@ -1,10 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
 import type { LoadWarning, NoteWriting, Purpose } from '@wide-fern/core';
-import { remedyFor, stillMissing, type EvaluatedPlan, type Remedy } from '@wide-fern/plan';
+import {
+  longerBy,
+  remedyFor,
+  stillMissing,
+  type EvaluatedPlan,
+  type Remedy,
+} from '@wide-fern/plan';
 import {
   loadNote,
-  longerThanPlanned,
+  likelyLongerInWords,
   mindedInWords,
   notServedInWords,
   reminderInWords,
@@ -46,9 +52,9 @@ export function LookAt({
   const { warnings } = load;
   const missing = plan.segments.length > 0 ? stillMissing(plan, evening.wishes) : [];
   const isToCome = Date.parse(evening.startsAt) > Date.now();
-  const longer = longerThanPlanned(plan);
+  const longer = longerBy(plan);
   const lines = [
-    ...(longer ? [{ word: 'Time:', line: longer }] : []),
+    ...(longer === undefined ? [] : [{ word: 'Time:', line: likelyLongerInWords(longer) }]),
     ...minded.map((one) => ({ word: 'Mind tonight:', line: mindedInWords(one) })),
     ...(isToCome && mayEdit
       ? reminders.map((one) => ({

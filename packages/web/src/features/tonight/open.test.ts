@@ -24,6 +24,7 @@ const evening = {
 } as unknown as Evening;
 const plan = (...purposes: string[]) =>
   ({
+    ...{ total: 600, chanceOnTime: 0.9, likely: { mean: 600 } },
     segments: purposes.map((one) => ({
       segment: { id: one, exercise: { name: 'Coat off', purposes: [one], needs: ['standing'] } },
     })),
@@ -43,6 +44,16 @@ const open = (of: Partial<Evening>, made = plan('tuning'), isEmpty = false) =>
 describe('what stands open for an evening', () => {
   it('is nothing when everything is settled', () => {
     expect(open({})).toEqual([]);
+  });
+  it('is that it takes longer by what was led, where that makes it late', () => {
+    const late = { ...plan('tuning'), chanceOnTime: 0.3, likely: { mean: 655 } } as EvaluatedPlan;
+    expect(open({}, late)).toMatchObject([
+      {
+        words: 'By what was led, it takes about 0:55 longer than planned.',
+        act: 'look at the plan',
+        to: '/evenings/e/plan/warm-up',
+      },
+    ]);
   });
   it('is that nobody is known, and that nothing is sung', () => {
     const sections = evening.tonight.sections.map((one) => ({ ...one, singers: 0 }));

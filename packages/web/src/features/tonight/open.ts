@@ -18,6 +18,7 @@ function idOf(fact: OpenFact): string {
     case 'no-warm-up':
     case 'nobody':
     case 'no-music':
+    case 'longer':
       return fact.kind;
     case 'not-allowed':
       return `${fact.kind} ${fact.segment}`;
@@ -41,6 +42,7 @@ function placeOf(fact: OpenFact, { id }: Evening, item: string): string {
     case 'nobody':
       return '/voices/roster';
     case 'not-allowed':
+    case 'longer':
     case 'wish':
       return `/evenings/${id}/plan/${item}`;
     case 'empty':
