@@ -10,6 +10,8 @@ const changeKinds = [
   'presence',
   'plan',
   'run',
+  /** A run that is over: what is learned from it is another. */
+  'led',
   'templates',
   'exercises',
   'pieces',

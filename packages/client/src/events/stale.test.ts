@@ -29,6 +29,15 @@ describe('after a change elsewhere', () => {
     expect(isStale(shown, 'plan', { evening, item })).toBe(false);
   });
 
+  it('a touch changes its run alone; what is learned is another when a run is over', () => {
+    const events = keyOf('showRunEvents', { choir, evening, item, run: other });
+    const learned = [keyOf('listLedOnce', { choir }), keyOf('showLogbook', { choir })];
+    expect(isStale(events, 'run', { evening, item })).toBe(true);
+    expect(learned.map((key) => isStale(key, 'run', { evening, item }))).toEqual([false, false]);
+    expect(learned.map((key) => isStale(key, 'led'))).toEqual([true, true]);
+    expect(isStale(events, 'led')).toBe(false);
+  });
+
   it('who is here changes the sections of that evening, not its plans', () => {
     expect(isStale(shown, 'presence', { evening })).toBe(true);
     for (const name of ['showPresence', 'showSureness'] as const) {

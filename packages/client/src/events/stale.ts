@@ -58,9 +58,12 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
             { queryKey: keyOf('listRuns', { choir, evening, item }), exact: true },
             // Of every run of it.
             { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
-            { queryKey: keyOf('listLedOnce', { choir }) },
-            { queryKey: keyOf('showLogbook', { choir }) },
           ];
+    case 'led':
+      return [
+        { queryKey: keyOf('listLedOnce', { choir }) },
+        { queryKey: keyOf('showLogbook', { choir }) },
+      ];
     case 'exercises':
       return [
         { queryKey: keyOf('showExercises', { choir }), exact: true },

@@ -12,6 +12,7 @@ import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
 import type { Express } from 'express';
 import { randomUUID } from 'node:crypto';
+import { ChoirChange } from '../db/entities/change';
 import { testDatabase } from '../testing/database';
 import {
   addEvening,
@@ -72,6 +73,31 @@ describe('a run', () => {
     expect(kept.events).toEqual(all);
     const led = ledSegments(kept.head.document);
     expect(runState(led, kept.events)).toEqual(runState(ledSegments(head.document), all));
+  });
+
+  it('tells others of each touch, and that something was learned only once it is over', async () => {
+    const told = async () =>
+      (
+        await database.orm.em
+          .fork()
+          .find(ChoirChange, { choir: person.choir }, { orderBy: { id: 'asc' } })
+      ).map(({ kind }) => kind);
+    const before = (await told()).length;
+    const since = async () => (await told()).slice(before);
+    const all = events();
+    await send({ head, events: all.slice(0, 2) }).expect(200);
+    await send({ events: all.slice(2, 4) }).expect(200);
+    expect(await since()).toEqual(['run', 'run']);
+    await send({ events: all.slice(4) }).expect(200);
+    expect(await since()).toEqual(['run', 'run', 'run', 'led']);
+    // What is said afterwards, in its review, is learned too.
+    await send({
+      events: [event(5, 130, { kind: 'managed', how: 'all', segment: second() })],
+    }).expect(200);
+    expect((await since()).slice(4)).toEqual(['run', 'led']);
+    // The end is taken back: what was learned is not any more.
+    await send({ events: [event(6, 140, { kind: 'undone', event: 'e4' })] }).expect(200);
+    expect((await since()).slice(6)).toEqual(['run', 'led']);
   });
 
   it('says when it began, when it ended and who led it', async () => {
