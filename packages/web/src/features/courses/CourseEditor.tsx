@@ -21,15 +21,18 @@ function problemsOf(draft: Course): ReadonlyMap<string, string> {
 /** Where a course of one's own is made or changed; what is typed stays on the device until it is kept. */
 export function CourseEditor({
   begun,
+  from,
   names,
   onDone,
 }: {
   readonly begun: Course;
+  /** The course it was begun from, so that half-made ones do not meet. */
+  readonly from: string;
   readonly names: ReadonlyMap<string, string>;
   readonly onDone: () => void;
 }) {
   const { choir } = useHere();
-  const [draft, set, forget] = useKeptDraft<Course>(`course ${choir.id} ${begun.id}`, begun);
+  const [draft, set, forget] = useKeptDraft<Course>(`course ${choir.id} ${from}`, begun);
   const [isTried, setTried] = useState(false);
   const save = useKeepCourse();
   const before = choir.courses[begun.id];
@@ -41,10 +44,11 @@ export function CourseEditor({
   };
   const keep = () => {
     setTried(true);
-    const checked = courseSchema.safeParse(draft);
+    // A draft that lay here longer may have an id that was given to another meanwhile.
+    const checked = courseSchema.safeParse({ ...draft, id: begun.id });
     if (!checked.success) return;
     const kept = { course: checked.data, since: before?.since ?? null };
-    save.mutate({ id: draft.id, kept }, { onSuccess: leave });
+    save.mutate({ id: begun.id, kept }, { onSuccess: leave });
   };
   const { steps } = draft;
   const changeSteps = (next: Course['steps']) => change({ steps: next });

@@ -33,8 +33,11 @@ function Courses({
   readonly names: ReadonlyMap<string, string>;
 }) {
   const { choir } = useHere();
-  // Which one is made or changed; a new one has no course yet.
-  const [edited, setEdited] = useState<CourseHere['course']>();
+  // Which one is made or changed, and from which it was begun.
+  const [edited, setEdited] = useState<{
+    readonly begun: CourseHere['course'];
+    readonly from: string;
+  }>();
   const [thrown, setThrown] = useState<{ readonly id: string; readonly kept: KeptCourse }>();
   const keep = useKeepCourse();
   const mayChange = choir.role === 'director';
@@ -53,12 +56,7 @@ function Courses({
         followed, Build offers its next step, and what is led counts by itself.
       </Box>
       {edited ? (
-        <CourseEditor
-          key={edited.id}
-          begun={edited}
-          names={names}
-          onDone={() => setEdited(undefined)}
-        />
+        <CourseEditor {...edited} names={names} onDone={() => setEdited(undefined)} />
       ) : (
         <>
           {courses.map((one) => (
@@ -66,7 +64,11 @@ function Courses({
               key={one.course.id}
               one={one}
               names={names}
-              onEdit={mayChange ? () => setEdited(ownFrom(one, courses)) : undefined}
+              onEdit={
+                mayChange
+                  ? () => setEdited({ begun: ownFrom(one, courses), from: one.course.id })
+                  : undefined
+              }
               onThrowAway={one.isOwn ? () => throwAway(one.course.id) : undefined}
             />
           ))}
@@ -87,7 +89,10 @@ function Courses({
             </Box>
           )}
           {mayChange ? (
-            <WordButton mt="8px" onClick={() => setEdited(newCourse(courses))}>
+            <WordButton
+              mt="8px"
+              onClick={() => setEdited({ begun: newCourse(courses), from: 'nothing' })}
+            >
               make a course of your own
             </WordButton>
           ) : (

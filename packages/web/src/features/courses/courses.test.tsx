@@ -112,6 +112,13 @@ describe('courses', () => {
     await page();
     click('make a course of your own');
     expect(screen.getByLabelText<HTMLInputElement>('What it is called').value).toBe('Half');
+    // One begun from another course is another one.
+    document.body.replaceChildren();
+    await page();
+    fireEvent.click(card('An easy top').getByRole('button', { name: 'make your own from it' }));
+    expect(screen.getByLabelText<HTMLInputElement>('What it is called').value).toBe(
+      'An easy top, our way',
+    );
   });
   it('is only looked at by readers', async () => {
     await page({}, [], 'reader');
