@@ -1,0 +1,38 @@
+import { render, screen, waitFor } from '@testing-library/react';
+import { lazily } from './lazily';
+
+/** Something that is fetched, and fails so many times before it comes. */
+function fetchedAfter(failures: number) {
+  let asked = 0;
+  const Shown = lazily(async () => {
+    asked += 1;
+    if (asked <= failures) throw new Error('The connection stumbled.');
+    return Promise.resolve({ default: () => <p>it is here</p> });
+  });
+  render(
+    <>
+      <h1>the rest</h1>
+      <Shown />
+    </>,
+  );
+  return () => asked;
+}
+
+describe('what is fetched when it is wanted', () => {
+  it('comes when it is here, asked for once', async () => {
+    const asked = fetchedAfter(0);
+    expect(await screen.findByText('it is here')).toBeTruthy();
+    expect(asked()).toBe(1);
+  });
+  it('is asked for once more where the first time failed', async () => {
+    const asked = fetchedAfter(1);
+    expect(await screen.findByText('it is here')).toBeTruthy();
+    expect(asked()).toBe(2);
+  });
+  it('is left out where it cannot be fetched, and the rest stays', async () => {
+    const asked = fetchedAfter(9);
+    await waitFor(() => expect(asked()).toBe(2));
+    expect(screen.queryByText('it is here')).toBeNull();
+    expect(screen.getByText('the rest')).toBeTruthy();
+  });
+});
