@@ -40,10 +40,11 @@ export const courseSchema = z.object({
     .array(courseStepSchema)
     .min(2, 'A course has at least two steps.')
     .max(12, 'A course has at most twelve steps.')
-    .refine(
-      (steps) => new Set(steps.map(({ exercise }) => exercise)).size === steps.length,
-      'Each exercise is one step.',
-    ),
+    .refine((steps) => {
+      // What is not chosen yet is said at its own field.
+      const chosen = steps.map(({ exercise }) => exercise).filter((one) => one !== '');
+      return new Set(chosen).size === chosen.length;
+    }, 'An exercise stands here twice. Choose another one, or take a step away.'),
 });
 export type Course = z.infer<typeof courseSchema>;
 

@@ -81,6 +81,7 @@ describe('courses', () => {
     click('Keep the course');
     expect(screen.getByText('Write something here.')).toBeTruthy();
     expect(screen.getAllByText('Choose an exercise.')).toHaveLength(2);
+    expect(screen.queryByText(/twice/)).toBeNull();
     expect(sent).toEqual([]);
     fireEvent.change(screen.getByLabelText('What it is called'), { target: { value: 'Ours' } });
     const step = (place: number) => within(screen.getByRole('group', { name: `Step ${place}` }));
