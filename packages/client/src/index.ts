@@ -4,6 +4,7 @@ export { forgetLarge } from './device/large';
 export * from './device/offline';
 export * from './device/store';
 export * from './device/windows';
+export { followScreen } from './events/screen';
 export * from './exercises';
 export * from './plan/acts';
 export * from './plan/beginPlan';

@@ -127,3 +127,10 @@ export const runSchema = runSummarySchema.extend({
   events: z.array(runEventSchema),
 });
 export type Run = z.infer<typeof runSchema>;
+
+/** What happened in a run so far. */
+export const runNewsSchema = runSchema.pick({ endedAt: true, events: true }).extend({
+  /** How many events are stored; a reader is not shown each of them. */
+  stored: z.int().min(0),
+});
+export type RunNews = z.infer<typeof runNewsSchema>;

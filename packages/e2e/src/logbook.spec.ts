@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, test } from '@playwright/test';
 import { ledSegments } from '@wide-fern/plan';
 import { lengthInFigures } from '@wide-fern/words';
 import { expectAccessible } from './accessible';
@@ -7,17 +7,13 @@ import {
   expectNoComplaints,
   newEvening,
   newPerson,
+  saved,
+  segment,
   singersOf,
   storePlan,
   type Person,
 } from './person';
-
-const heading = (page: Page) => page.getByRole('heading', { level: 1 });
-const begin = async (page: Page, evening: string) => {
-  await page.goto(`/evenings/${evening}/lead/warm-up`);
-  await page.getByRole('button', { name: 'Begin' }).click();
-  await expect(heading(page)).toHaveText('Ready');
-};
+import { begin, heading, leadThrough } from './runs';
 
 /** Judges a piece for one skill on a day. */
 async function judge({ request, choir }: Person, piece: string, days: number, score: number) {
@@ -50,16 +46,9 @@ test('an evening led, reviewed, and seen in the logbook; its target is closed', 
   await expectAccessible(page);
 
   await page.clock.install();
-  await begin(page, evening.id);
+  await begin(page, evening);
   const led = ledSegments(document);
-  for (const { talk, keys } of led) {
-    await page.keyboard.press('PageDown');
-    await page.clock.fastForward(Math.round(1000 * talk));
-    for (const { span } of keys) {
-      await page.keyboard.press('PageDown');
-      await page.clock.fastForward(Math.round(1000 * span));
-    }
-  }
+  await leadThrough(page, led);
   await page.keyboard.press('PageDown');
   await page.getByRole('button', { name: 'Slate steps: most managed' }).click();
   await expect(page.getByText('kept with the evening')).toBeVisible();
@@ -114,7 +103,7 @@ test('who comes late is one touch, and the keys that remain are weighed anew', a
   await storePlan(person, now, ['coat-off', 'slate-steps']);
 
   const page = await person.context.newPage();
-  await begin(page, evening.id);
+  await begin(page, evening);
   await page.keyboard.press('o');
   await page.keyboard.press('w');
   await page.getByRole('button', { name: 'Ama Kestrel has come' }).click();
@@ -126,5 +115,46 @@ test('who comes late is one touch, and the keys that remain are weighed anew', a
   const parts = page.getByRole('list', { name: 'First notes' }).getByRole('listitem');
   await expect(parts.first()).toHaveText(/^S(rests|[A-G])/);
   await expect(page.getByLabel(/^now [A-G]/)).toBeVisible();
+  expectNoComplaints(person.context);
+});
+
+test('what an evening took is what the next week is planned with', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const tonight = await newEvening(person, 0);
+  const nextWeek = await newEvening(person, 7);
+  const document = await storePlan(person, tonight, ['coat-off', 'slate-steps']);
+  await storePlan(person, nextWeek, ['coat-off', 'slate-steps']);
+  const page = await person.context.newPage();
+  const plan = `/evenings/${nextWeek.id}/plan`;
+  const end = page.getByText(/likely \d\d:\d\d/).first();
+  await page.goto(plan);
+  const before = (await end.textContent())!;
+  await segment(page, 'Slate steps').click();
+  await expect(page.getByText(/^Led once/)).toHaveCount(0);
+
+  await page.clock.install();
+  await begin(page, tonight);
+  await leadThrough(page, ledSegments(document), 120);
+  await page.keyboard.press('PageDown');
+  await expect(page.getByText('kept with the evening')).toBeVisible();
+
+  // Two minutes more of talk before each, once: the mean of that and three times what was thought.
+  await page.goto(plan);
+  await segment(page, 'Slate steps').click();
+  const usual = document.segments[1]!.choices.talk;
+  await expect(page.getByText(/Led once, with talk of 2:/)).toContainText(
+    `Planned: ${lengthInFigures(usual)}.`,
+  );
+  const planned = Math.round((usual + 30) / 5) * 5;
+  await page.getByRole('button', { name: `plan ${planned} s of talk` }).click();
+  await saved(page);
+  const latest = (text: string) => /likely [^ ]*?(\d\d:\d\d) /.exec(text)![1]!;
+  await expect.poll(async () => latest((await end.textContent())!) > latest(before)).toBe(true);
+
+  // Refused, it is planned as it was thought.
+  await page.getByRole('button', { name: 'do not go by this' }).click();
+  await expect(page.getByText(/Led once/)).toHaveCount(0);
+  await page.getByRole('button', { name: 'go by it again' }).click();
+  await expect(page.getByText(/Led once/)).toBeVisible();
   expectNoComplaints(person.context);
 });

@@ -1,5 +1,6 @@
 import { expect, type Locator, type Page } from '@playwright/test';
 import { runSchema, runSummarySchema, z, type Evening, type Run } from '@wide-fern/contract';
+import type { LedSegment } from '@wide-fern/core';
 import { planAddress, type Person } from './person';
 
 /** The one run of an evening as the server has it. */
@@ -18,6 +19,21 @@ export async function begin(page: Page, evening: Pick<Evening, 'id'>): Promise<v
   await page.goto(`/evenings/${evening.id}/lead/warm-up`);
   await page.getByRole('button', { name: 'Begin' }).click();
   await expect(heading(page)).toHaveText('Ready');
+}
+
+/**
+ * Leads through what was planned, key by key, on a page's clock that runs faster; the last key is left standing.
+ * @param talk how many seconds it is talked longer than planned before each
+ */
+export async function leadThrough(page: Page, led: readonly LedSegment[], talk = 0): Promise<void> {
+  for (const segment of led) {
+    await page.keyboard.press('PageDown');
+    await page.clock.fastForward(Math.round(1000 * (segment.talk + talk)));
+    for (const { span } of segment.keys) {
+      await page.keyboard.press('PageDown');
+      await page.clock.fastForward(Math.round(1000 * span));
+    }
+  }
 }
 
 /** Another person's screen that follows whoever leads. */

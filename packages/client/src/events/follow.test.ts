@@ -1,4 +1,5 @@
-import type { ChoirEvent } from '@wide-fern/contract';
+import { QueryObserver } from '@tanstack/query-core';
+import type { ChoirEvent, RunNews, SentEvent } from '@wide-fern/contract';
 import { keyOf, queryClient } from '../queries';
 import { followChoir } from './follow';
 
@@ -16,8 +17,8 @@ class Stream extends EventTarget {
   close(): void {
     this.isClosed = true;
   }
-  tell(event: unknown): void {
-    this.dispatchEvent(new MessageEvent('change', { data: JSON.stringify(event) }));
+  tell(event: unknown, what = 'change'): void {
+    this.dispatchEvent(new MessageEvent(what, { data: JSON.stringify(event) }));
   }
 }
 const realStream = globalThis.EventSource;
@@ -73,6 +74,75 @@ describe('the changes of a choir', () => {
     expect(isStale(pieces)).toBe(true);
     // What was not understood is asked for again by whoever understands it.
     expect(localStorage.length).toBe(0);
+  });
+
+  describe('of a run', () => {
+    const run = '00000000-0000-4000-8000-0000000000f0';
+    const key = keyOf('showRunEvents', { choir, evening, item: 'warm-up', run });
+    const of = (n: number, kind: 'again' | 'held' = 'again'): SentEvent => ({
+      ...{ id: `e${n}`, n, at: 1000 * n, act: { kind } },
+    });
+    const told = (from: number, to: number, events: SentEvent[]) =>
+      last().tell(
+        { kind: 'happened', evening, item: 'warm-up', run, from, to, events },
+        'happened',
+      );
+    const changed = (events: number) =>
+      last().tell(event({ kind: 'run', evening, item: 'warm-up', run, events }));
+    const known = () => queryClient.getQueryData<RunNews>(key)!;
+    beforeEach(() => {
+      queryClient.setQueryData<RunNews>(key, { endedAt: null, stored: 2, events: [of(0), of(1)] });
+    });
+
+    it('are there as soon as they are told, and are not asked for', () => {
+      told(2, 4, [of(3), of(2), of(1)]);
+      expect(known()).toEqual({ endedAt: null, stored: 4, events: [of(0), of(1), of(2), of(3)] });
+      changed(4);
+      expect(isStale(key)).toBe(false);
+    });
+
+    it('are asked for where something lies between, or was not told at all', () => {
+      told(3, 4, [of(3)]);
+      expect(known().events).toHaveLength(3);
+      changed(4);
+      expect(isStale(key)).toBe(true);
+      queryClient.setQueryData<RunNews>(key, { endedAt: null, stored: 2, events: [of(0), of(1)] });
+      changed(3);
+      expect(isStale(key)).toBe(true);
+    });
+
+    it('are asked for where they are not understood', () => {
+      last().tell({ kind: 'happened', evening, run, what: 'splendour' }, 'happened');
+      expect(known().stored).toBe(2);
+    });
+
+    it('are asked for once more while an answer is on its way that may not know of them', async () => {
+      const answers: ((news: RunNews) => void)[] = [];
+      const observer = new QueryObserver(queryClient, {
+        queryKey: key,
+        queryFn: () => new Promise<RunNews>((done) => answers.push(done)),
+      });
+      const leave = observer.subscribe(() => undefined);
+      void observer.refetch();
+      expect(answers).toHaveLength(1);
+      told(2, 3, [of(2)]);
+      changed(3);
+      await Promise.resolve();
+      expect(answers).toHaveLength(2);
+      answers[0]!({ endedAt: null, stored: 2, events: [of(0), of(1)] });
+      answers[1]!({ endedAt: null, stored: 3, events: [of(0), of(1), of(2)] });
+      for (let i = 0; i < 400 && queryClient.isFetching() > 0; i += 1) {
+        await new Promise((done) => setTimeout(done));
+      }
+      expect(known().stored).toBe(3);
+      leave();
+    });
+
+    it('that nobody looks at are not kept', () => {
+      queryClient.removeQueries({ queryKey: key });
+      told(0, 1, [of(0)]);
+      expect(queryClient.getQueryData(key)).toBeUndefined();
+    });
   });
 
   it('are heard from the window that reads them', async () => {

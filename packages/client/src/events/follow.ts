@@ -1,9 +1,16 @@
-import { choirEventSchema, missedEvents, type ChoirEvent } from '@wide-fern/contract';
+import {
+  choirEventSchema,
+  missedEvents,
+  type ChoirEvent,
+  type Happened,
+} from '@wide-fern/contract';
 import { addressOf } from '../call/call';
 import { keyOf, queryClient } from '../queries';
+import { fetchAgain } from './again';
+import { readHappened, takeHappened } from './happened';
 import { staleAfter } from './stale';
 
-type Told = ChoirEvent | typeof missedEvents;
+type Told = ChoirEvent | Happened | typeof missedEvents;
 
 /** Marks as stale what a change touches; what is on the screen is fetched at once. */
 function apply(choir: string, told: Told): void {
@@ -11,7 +18,12 @@ function apply(choir: string, told: Told): void {
     void queryClient.invalidateQueries({ queryKey: keyOf('showChoir', { choir }) });
     return;
   }
-  for (const stale of staleAfter(choir, told)) void queryClient.invalidateQueries(stale);
+  if (told.kind === 'happened') {
+    const { evening, item, run } = told;
+    takeHappened(keyOf('showRunEvents', { choir, evening, item, run }), told);
+    return;
+  }
+  for (const stale of staleAfter(choir, told)) fetchAgain(stale);
 }
 
 /** Where the last event seen is kept for whichever window opens the stream next. */
@@ -29,6 +41,10 @@ function openStream(choir: string, hear: (told: Told) => void): () => void {
       localStorage.setItem(seenKey(choir), String(event.data.id));
       hear(event.data);
     }
+  });
+  stream.addEventListener('happened', ({ data }: MessageEvent<string>) => {
+    const happened = readHappened(data);
+    if (happened) hear(happened);
   });
   stream.addEventListener(missedEvents, () => hear(missedEvents));
   return () => stream.close();

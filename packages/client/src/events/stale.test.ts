@@ -36,6 +36,17 @@ describe('after a change elsewhere', () => {
     expect(learned.map((key) => isStale(key, 'run', { evening, item }))).toEqual([false, false]);
     expect(learned.map((key) => isStale(key, 'led'))).toEqual([true, true]);
     expect(isStale(events, 'led')).toBe(false);
+    // Where nothing but events came, neither another run nor the list of them is another now.
+    const came = { evening, item, run: other, events: 4 };
+    expect(isStale(events, 'run', came)).toBe(true);
+    const list = keyOf('listRuns', { choir, evening, item });
+    expect([isStale(list, 'run', { evening, item }), isStale(list, 'run', came)]).toEqual([
+      true,
+      false,
+    ]);
+    expect(
+      isStale(keyOf('showRunEvents', { choir, evening, item, run: evening }), 'run', came),
+    ).toBe(false);
   });
 
   it('who is here changes the sections of that evening, not its plans', () => {

@@ -1,15 +1,11 @@
 import type { ChoirEvent } from '@wide-fern/contract';
 import { keyOf } from '../queries';
-
-/** Queries that a change makes stale: by their key, alone or with what lies below. */
-export interface Stale {
-  readonly queryKey: readonly string[];
-  readonly exact?: boolean;
-}
+import type { Stale } from './again';
+import { wasTold } from './happened';
 
 /** What of the server's state does not hold any more after a change of a choir. */
 export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
-  const { kind, evening, item, piece, exercise } = event;
+  const { kind, evening, item, piece, exercise, run } = event;
   const evenings: Stale = { queryKey: keyOf('listEvenings', { choir }) };
   const list = { ...evenings, exact: true };
   const room: Stale = { queryKey: keyOf('showRoom', { choir }) };
@@ -54,11 +50,18 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
     case 'run':
       return evening === undefined || item === undefined
         ? [evenings]
-        : [
-            { queryKey: keyOf('listRuns', { choir, evening, item }), exact: true },
-            // Of every run of it.
-            { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
-          ];
+        : run !== undefined
+          ? [
+              {
+                queryKey: keyOf('showRunEvents', { choir, evening, item, run }),
+                holds: (data) => wasTold(event, data),
+              },
+            ]
+          : [
+              { queryKey: keyOf('listRuns', { choir, evening, item }), exact: true },
+              // Of every run of it.
+              { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
+            ];
     case 'led':
       return [
         { queryKey: keyOf('listLedOnce', { choir }) },

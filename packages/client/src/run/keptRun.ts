@@ -1,11 +1,4 @@
-import {
-  runEventSchema,
-  runHeadSchema,
-  uuid,
-  z,
-  type RunHead,
-  type SentEvent,
-} from '@wide-fern/contract';
+import { runEventSchema, runHeadSchema, uuid, z, type RunHead } from '@wide-fern/contract';
 import { ordered } from '@wide-fern/core';
 import { bySchema, keptOnDevice } from '../device/store';
 import type { PlanPlace } from '../queries';
@@ -71,7 +64,7 @@ export const lastKeptRun = (account: string, place: PlanPlace): KeptRun | undefi
 /** What two windows of one device know of the same run, together. */
 export const joinedRuns = (one: KeptRun, other: KeptRun): KeptRun => ({
   ...one,
-  events: ordered([...one.events, ...other.events]) as SentEvent[],
+  events: ordered([...one.events, ...other.events]),
   known: [...new Set([...one.known, ...other.known])],
   begun: one.begun || other.begun,
 });

@@ -13,7 +13,7 @@ import { followedSchema, stepRunSchema } from '../followed';
 import { logbookQuerySchema, logbookSchema } from '../logbook';
 import { pageOf, pageQuerySchema } from '../page';
 import { uuid } from '../common';
-import { ledOnceSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
+import { ledOnceSchema, runNewsSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
 import {
   keepPlanSchema,
   keptPlanSchema,
@@ -124,7 +124,7 @@ export const evenings = {
   showRun: { access: 'reader', reply: runSchema, errors: [] },
   showRunEvents: {
     access: 'reader',
-    reply: runSchema.pick({ endedAt: true, events: true }),
+    reply: runNewsSchema,
     errors: [],
   },
   openRunLink: {
@@ -137,7 +137,7 @@ export const evenings = {
   showFollowed: { access: 'anyone', reply: followedSchema, errors: ['not_found'] },
   showFollowedEvents: {
     access: 'anyone',
-    reply: runSchema.pick({ endedAt: true, events: true }),
+    reply: runNewsSchema,
     errors: ['not_found'],
   },
   followRun: { access: 'anyone', reply: 'events', errors: ['not_found', 'too_many'] },

@@ -85,8 +85,8 @@ const inOrder = (one: RunEvent, other: RunEvent): number =>
   one.at - other.at || one.n - other.n || (one.id < other.id ? -1 : one.id > other.id ? 1 : 0);
 
 /** Events as they count: each once, in order, whoever sent them and how often. */
-export function ordered(events: readonly RunEvent[]): RunEvent[] {
-  const once = new Map<string, RunEvent>();
+export function ordered<E extends RunEvent>(events: readonly E[]): E[] {
+  const once = new Map<string, E>();
   for (const event of [...events].sort(inOrder)) {
     if (!once.has(event.id)) once.set(event.id, event);
   }

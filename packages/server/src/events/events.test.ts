@@ -1,6 +1,13 @@
 import { get, type IncomingMessage, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
-import { choirEventSchema, type ChoirEvent } from '@wide-fern/contract';
+import { randomUUID } from 'node:crypto';
+import {
+  choirEventSchema,
+  happenedSchema,
+  type ChoirEvent,
+  type SentAct,
+  type SentEvent,
+} from '@wide-fern/contract';
 import type { Express } from 'express';
 import { createApp } from '../app';
 import { testDatabase } from '../testing/database';
@@ -141,6 +148,46 @@ describe('changes of a choir', () => {
     await person.agent.put(`/api/choirs/${person.choir}`).send({ phraseSeconds: 11 }).expect(200);
     expect((await stream.change()).kind).toBe('singers');
     expect((await stream.change()).kind).toBe('choir');
+  });
+
+  it('of a run that goes on come with what happened, but for what not everybody may know', async () => {
+    const evening = await addEvening(person);
+    const document = documentOf(evening, ['coat-off', 'slate-steps']);
+    const run = randomUUID();
+    const of = (n: number, act: SentAct): SentEvent => ({ id: `e${n}`, n, at: 1000 * n, act });
+    const send = (...events: readonly SentEvent[]) =>
+      person.agent
+        .put(`${planPath(person.choir, evening.id)}/runs/${run}`)
+        .send({
+          head: { startedAt: '2026-12-01T18:30:05.000Z', seconds: 895, document },
+          events,
+        })
+        .expect(200);
+    const first = of(0, { kind: 'opened', segment: document.segments[0]!.id });
+    await send(first);
+    const stream = await follow(await listen(app));
+    const happened = async () => {
+      const { event, data, id } = await stream.next();
+      // It is no change of its own: whoever comes back goes on from the last change.
+      expect([event, id]).toEqual(['happened', undefined]);
+      return happenedSchema.parse(JSON.parse(data));
+    };
+    const place = { evening: evening.id, item: 'warm-up', run };
+
+    const second = of(1, { kind: 'began', key: 0 });
+    await send(first, second);
+    expect(await happened()).toEqual({
+      ...{ kind: 'happened', ...place, from: 1, to: 2, events: [first, second] },
+    });
+    expect(await stream.change()).toMatchObject({ kind: 'run', ...place, events: 2 });
+    // What was noticed of whom is asked for by whoever may know it.
+    await send(of(2, { kind: 'marked', part: 'S', word: 'strained here' }));
+    expect(await stream.change()).toMatchObject({ kind: 'run', ...place, events: 3 });
+    // Over: the list of runs is another too.
+    await send(of(3, { kind: 'ended' }));
+    const over = await stream.change();
+    expect(over).toMatchObject({ kind: 'run', evening: evening.id });
+    expect(over.run).toBeUndefined();
   });
 
   it('are heard from every server process, and not by another choir', async () => {

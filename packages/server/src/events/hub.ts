@@ -1,9 +1,10 @@
-import { choirEventSchema, uuid, z, type ChoirEvent } from '@wide-fern/contract';
+import { choirEventSchema, uuid, z, type ChoirEvent, type Happened } from '@wide-fern/contract';
 import { Client, type Notification } from 'pg';
 import type { Logger } from 'pino';
+import { happenedChannel, happenedInSchema } from './happened';
 
-/** What is told of a choir: an event, or that some may have been missed. */
-export type Told = ChoirEvent | 'missed';
+/** What is told of a choir: an event, what happened in a run, or that some may have been missed. */
+export type Told = ChoirEvent | Happened | 'missed';
 type Listener = (told: Told) => void;
 
 /** The changes of all choirs, as every process of the server hears of them from the database. */
@@ -47,6 +48,7 @@ async function openConnection(
   try {
     await client.connect();
     await client.query(`listen ${signIns}`);
+    await client.query(`listen ${happenedChannel}`);
     await client.query(`listen ${channel}`);
     listens = true;
     return client;
@@ -70,6 +72,10 @@ export function changeHub(url: string, log: Logger): ChangeHub {
   const tell = (choir: string, told: Told) => {
     for (const listener of listeners.get(choir) ?? []) listener(told);
   };
+  const hearHappened = (payload: string | undefined) => {
+    const { choir, ...happened } = happenedInSchema.parse(JSON.parse(payload ?? ''));
+    tell(choir, happened);
+  };
   const hear = (payload: string | undefined) => {
     const { choir, id, kind, about } = notificationSchema.parse(JSON.parse(payload ?? ''));
     tell(choir, { id, kind, ...about });
@@ -77,7 +83,11 @@ export function changeHub(url: string, log: Logger): ChangeHub {
 
   const open = () =>
     openConnection(url, log, {
-      hear: (heard) => (heard.channel === signIns ? forgetSignIns() : hear(heard.payload)),
+      hear: (heard) => {
+        if (heard.channel === signIns) forgetSignIns();
+        else if (heard.channel === happenedChannel) hearHappened(heard.payload);
+        else hear(heard.payload);
+      },
       onFailed: () => (connection = undefined),
       onLost: () => {
         connection = undefined;

@@ -7,10 +7,12 @@ const beat = 20_000;
 /** A browser that lost the stream tries again after so long. */
 const retry = 1_000;
 
-const written = (told: Told): string =>
-  told === 'missed'
-    ? `event: ${missedEvents}\ndata: \n\n`
-    : `id: ${told.id}\nevent: change\ndata: ${JSON.stringify(told)}\n\n`;
+function written(told: Told): string {
+  if (told === 'missed') return `event: ${missedEvents}\ndata: \n\n`;
+  const data = JSON.stringify(told);
+  if (told.kind === 'happened') return `event: ${told.kind}\ndata: ${data}\n\n`;
+  return `id: ${told.id}\nevent: change\ndata: ${data}\n\n`;
+}
 
 /** A stream of changes to one caller. */
 export interface StreamOf {
@@ -35,8 +37,11 @@ export async function streamChanges(
   let sent = 0;
   const send = (one: Told) => {
     const told = tells(one);
-    if (told === undefined || (told !== 'missed' && told.id <= sent)) return;
-    if (told !== 'missed') sent = told.id;
+    if (told === undefined) return;
+    if (told !== 'missed' && told.kind !== 'happened') {
+      if (told.id <= sent) return;
+      sent = told.id;
+    }
     response.write(written(told));
   };
   const stop = await hub.subscribe(choir, (told) => {

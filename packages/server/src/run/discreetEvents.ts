@@ -1,7 +1,7 @@
-import type { Run } from '@wide-fern/contract';
+import type { SentEvent } from '@wide-fern/contract';
 
 /** What a reader is not told of a run: what was noticed of whom, and sections as they were put anew. */
-export const discreetEvents = (events: Run['events']): Run['events'] =>
+export const discreetEvents = (events: readonly SentEvent[]): SentEvent[] =>
   events.flatMap((event) => {
     const { act } = event;
     if (act.kind === 'marked') return [];

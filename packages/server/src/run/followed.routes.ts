@@ -35,11 +35,14 @@ export function followedRoutes({ hub }: { readonly hub: ChangeHub }): readonly R
       if (open >= mostScreens) {
         throw problem('too_many', { of: 'screens', most: mostScreens, here: open });
       }
-      // That something of this run changed is all that is told.
+      // What happened in this run, or that something of it changed, is all that is told.
       const tells = (told: Told): Told | undefined => {
         if (told === 'missed') return told;
-        const isThis = told.kind === 'run' && told.evening === evening.id && told.item === item;
-        return isThis ? { id: told.id, kind: 'run' } : undefined;
+        if (told.kind !== 'run' && told.kind !== 'happened') return undefined;
+        if (told.evening !== evening.id || told.item !== item) return undefined;
+        if (told.kind === 'happened') return told;
+        const { id, kind, run, events } = told;
+        return { id, kind, run, events };
       };
       return new Streaming((request, response) => {
         count(link, 1);

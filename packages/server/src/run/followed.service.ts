@@ -1,5 +1,5 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
-import { stepPrefix, steps, type Followed, type Run as RunView } from '@wide-fern/contract';
+import { stepPrefix, steps, type Followed, type RunNews } from '@wide-fern/contract';
 import { actOf, type Touch } from '@wide-fern/core';
 import { ledPlan, runAt, upcastStored } from '@wide-fern/plan';
 import { hashOfCode } from '../access/code';
@@ -62,7 +62,7 @@ export async function showFollowedEvents(
   em: EntityManager,
   id: string,
   run: string,
-): Promise<Pick<RunView, 'endedAt' | 'events'>> {
+): Promise<RunNews> {
   const { choir, evening, item } = await findScreen(em, id);
   const found = await showRunEvents(em, { choir, evening, item }, run);
   return { ...found, events: discreetEvents(found.events) };

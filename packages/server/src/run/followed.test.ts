@@ -158,14 +158,24 @@ describe('a screen that follows by a code', () => {
     stream.setEncoding('utf8');
     try {
       await addEvening(person, '2030-06-01');
-      await send(run(), [opened(0)]);
+      const id = run();
+      await send(id, [opened(0)]);
+      await send(id, [opened(0), opened(1)]);
       let text = '';
       for await (const part of stream) {
         text += String(part);
-        if (text.includes('event: change')) break;
+        if (/event: change[^]*event: change[^]*\n\n/.test(text)) break;
       }
       const told = [...text.matchAll(/data: (.*)/g)].map(([, data]) => JSON.parse(data!) as object);
-      expect(told).toEqual([{ id: expect.any(Number) as number, kind: 'run' }]);
+      const change = { id: expect.any(Number) as number, kind: 'run' };
+      const happened = { evening: evening.id, item: 'warm-up', run: id, from: 1, to: 2 };
+      expect(told).toMatchObject([
+        change,
+        { kind: 'happened', ...happened, events: [{ id: 'e0' }, { id: 'e1' }] },
+        { ...change, run: id, events: 2 },
+      ]);
+      expect(Object.keys(told[0]!)).toEqual(['id', 'kind']);
+      expect(Object.keys(told[2]!)).toEqual(['id', 'kind', 'run', 'events']);
     } finally {
       stream.destroy();
       server.close();

@@ -2,6 +2,7 @@ import type { EntityManager } from '@mikro-orm/postgresql';
 import {
   mostRunEvents,
   type Run as RunView,
+  type RunNews,
   type RunSummary,
   type SendRun,
   type SentEvent,
@@ -11,12 +12,13 @@ import { upcastStored } from '@wide-fern/plan';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
 import type { Evening } from '../db/entities/evening';
-import { Run, RunEvent } from '../db/entities/run';
+import { Run } from '../db/entities/run';
 import { lean } from '../db/lean';
 import { notFound, problem } from '../http/problem';
 import { lockChoir } from '../keeping/room';
 import { checkItem } from '../plan/plan.service';
 import { keepLedOnce } from './ledOnce';
+import { tellHappened } from './tellHappened';
 
 /** Runs of one warm-up that are kept. */
 const mostRuns = 40;
@@ -50,10 +52,9 @@ export async function listRuns(em: EntityManager, of: RunPlace): Promise<RunSumm
   return runs.map(asSummary);
 }
 
-export const eventsOf = async (em: EntityManager, run: Run): Promise<SentEvent[]> => {
-  const events = await em.find(RunEvent, { run }, { orderBy: { at: 'asc', n: 'asc', id: 'asc' } });
-  return events.map(({ id, n, at, act }) => ({ id, n, at: Number(at), act }));
-};
+/** All that happened in a run: asked for with every touch. */
+export const eventsOf = (em: EntityManager, run: Run): Promise<SentEvent[]> =>
+  lean(em, 'select id, n, at, act from run_event where run_id = ? order by at, n, id', [run.id]);
 
 /** A run with all that happened in it so far. */
 export async function showRun(em: EntityManager, of: RunPlace, id: string): Promise<RunView> {
@@ -64,14 +65,11 @@ export async function showRun(em: EntityManager, of: RunPlace, id: string): Prom
 }
 
 /** What happened in a run so far, for whoever has its beginning. */
-export async function showRunEvents(
-  em: EntityManager,
-  of: RunPlace,
-  id: string,
-): Promise<Pick<RunView, 'endedAt' | 'events'>> {
+export async function showRunEvents(em: EntityManager, of: RunPlace, id: string): Promise<RunNews> {
   const run = await em.findOne(Run, { id, ...of });
   if (!run) throw notFound('run');
-  return { endedAt: run.endedAt?.toISOString() ?? null, events: await eventsOf(em, run) };
+  const events = await eventsOf(em, run);
+  return { endedAt: run.endedAt?.toISOString() ?? null, stored: events.length, events };
 }
 
 /** The run that is sent, begun where it is not here yet; nothing of it is changed by whoever sends it again. */
@@ -153,14 +151,17 @@ export async function keepFurther(
   run: Run,
   events: readonly SentEvent[],
 ): Promise<number> {
+  const before = run.events;
   await keepEvents(em, run.id, events);
   const all = await eventsOf(em, run);
   if (all.length > mostRunEvents) {
     throw problem('too_many', { of: 'events', most: mostRunEvents, here: all.length });
   }
   run.events = all.length;
+  const wasOver = run.endedAt !== null;
   run.endedAt = endOf(run.startedAt, all);
-  await keepLedOnce(em, run, all);
+  if (wasOver || run.endedAt !== null) await keepLedOnce(em, run, all);
   await em.flush();
+  if (before > 0 && run.endedAt === null) await tellHappened(em, run, before, events);
   return all.length;
 }

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { ChangeKind } from '@wide-fern/contract';
+import type { ChangeKind, ChoirEvent } from '@wide-fern/contract';
 import { Choir } from './choir';
 
 /**
@@ -17,7 +17,7 @@ export const ChoirChange = defineEntity({
     transaction: p.bigint().$type<string>(),
     kind: p.string().length(20).$type<ChangeKind>(),
     /** Which one: the words an event has beside its kind. */
-    about: p.json<{ evening?: string; item?: string; piece?: string; exercise?: string }>(),
+    about: p.json<Omit<ChoirEvent, 'id' | 'kind'>>(),
     at: p.datetime().defaultRaw('now()'),
   },
 });

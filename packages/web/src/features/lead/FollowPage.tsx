@@ -1,16 +1,16 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import {
-  addressOf,
   ApiError,
   call,
   followedEventsQuery,
   followedQuery,
+  followScreen,
   messageOf,
   newId,
   queryClient,
 } from '@wide-fern/client';
-import { missedEvents, steps, type Followed } from '@wide-fern/contract';
+import { steps, type Followed } from '@wide-fern/contract';
 import type { RunState } from '@wide-fern/core';
 import { alongWords } from '@wide-fern/words';
 import { useEffect, useMemo, useState } from 'react';
@@ -101,32 +101,10 @@ function ByCode({ code }: { readonly code: string }) {
   );
 }
 
-/** Hears of every change, so that what is shown is fetched at once; answers whether it hears anything. */
+/** Follows what happens; answers whether anything is heard. */
 function useNews(link: string, isGoing: boolean): boolean {
   const [isHeard, setHeard] = useState(true);
-  useEffect(() => {
-    const { queryKey } = followedQuery(link);
-    const stream = new EventSource(addressOf('followRun', { link }));
-    const all = () => void queryClient.invalidateQueries({ queryKey });
-    // While it goes on only what happened is new; else another one may have begun.
-    const hear = () =>
-      void queryClient.invalidateQueries({
-        queryKey: isGoing ? [...queryKey, 'run-events'] : queryKey,
-      });
-    stream.addEventListener('change', hear);
-    stream.addEventListener(missedEvents, all);
-    // After a break nobody knows what was missed.
-    stream.addEventListener('open', () => {
-      setHeard(true);
-      all();
-    });
-    stream.addEventListener('error', () => {
-      setHeard(false);
-      // A code that was taken back is refused: then that is said.
-      all();
-    });
-    return () => stream.close();
-  }, [link, isGoing]);
+  useEffect(() => followScreen(link, isGoing, setHeard), [link, isGoing]);
   return isHeard;
 }
 

@@ -1,5 +1,5 @@
 import { act, fireEvent, screen, waitFor } from '@testing-library/react';
-import type { Followed, SentAct } from '@wide-fern/contract';
+import type { Followed, RunNews, SentAct, SentEvent } from '@wide-fern/contract';
 import { documentOf } from '@wide-fern/plan/testing';
 import { ids, plainNames, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
@@ -14,9 +14,9 @@ class Stream extends EventTarget {
     Stream.last = this;
   }
 }
-const tell = (what = 'change') =>
+const tell = (what = 'change', data: object = { id: 1, kind: 'run' }) =>
   act(async () => {
-    Stream.last!.dispatchEvent(new Event(what));
+    Stream.last!.dispatchEvent(new MessageEvent(what, { data: JSON.stringify(data) }));
     await Promise.resolve();
   });
 
@@ -26,6 +26,9 @@ const head = {
 };
 const eventsOf = (...acts: readonly SentAct[]) =>
   acts.map((one, n) => ({ id: `e${n}`, n, at: 1000 * n, act: one }));
+const news = (events: readonly SentEvent[], endedAt: string | null = null): RunNews => ({
+  ...{ endedAt, stored: events.length, events: [...events] },
+});
 const opened = (segment: string): SentAct => ({ kind: 'opened', segment });
 const runOf = (id: string, ...acts: readonly SentAct[]): NonNullable<Followed['run']> => ({
   ...{ id, startedAt: head.startedAt, endedAt: null, ledBy: '', head, events: eventsOf(...acts) },
@@ -63,7 +66,7 @@ describe('a screen that follows by a code', () => {
     });
     await show(<FollowPage />, { path: '/follow#ABCD-EFGH', pattern: '/follow' });
     expect(await screen.findByText('Quarry Lane Singers has not begun yet')).toBeTruthy();
-    let told = { endedAt: null as string | null, events: eventsOf(opened('coat-off')) };
+    let told = news(eventsOf(opened('coat-off')));
     server.answers = {
       ...server.answers,
       showFollowed: () => followed(runOf(ids.two, opened('coat-off'))),
@@ -72,7 +75,7 @@ describe('a screen that follows by a code', () => {
     await tell();
     await screen.findByText('Coat off');
     expect(screen.queryByRole('button', { name: 'Next' })).toBeNull();
-    told = { ...told, events: eventsOf(opened('coat-off'), opened('slate-steps')) };
+    told = news(eventsOf(opened('coat-off'), opened('slate-steps')));
     await tell();
     await screen.findByText('Slate steps');
     expect(title()).toBe('Slate steps');
@@ -80,24 +83,51 @@ describe('a screen that follows by a code', () => {
     fireEvent.click(screen.getByRole('button', { name: 'for the choir to see' }));
     fireEvent.click(await screen.findByRole('button', { name: 'as whoever leads sees it' }));
     await screen.findByRole('button', { name: 'for the choir to see' });
-    told = { endedAt: head.startedAt, events: told.events };
+    told = news(told.events, head.startedAt);
     await tell();
     expect(await screen.findByText('It is over')).toBeTruthy();
     // Led once more, it is another run.
     server.answers = {
       ...server.answers,
       showFollowed: () => followed(runOf(ids.choir, opened('slate-steps'))),
-      showFollowedEvents: () => ({ endedAt: null, events: eventsOf(opened('slate-steps')) }),
+      showFollowedEvents: () => news(eventsOf(opened('slate-steps'))),
     };
     await tell();
     await screen.findByText('Slate steps');
+  });
+
+  it('shows what is told at once, and asks only for what was not told', async () => {
+    let asked = 0;
+    const all = eventsOf(opened('coat-off'), opened('slate-steps'), { kind: 'talking', on: true });
+    let there = news(all.slice(0, 1));
+    serve({
+      openRunLink: () => ({ link: ids.one }),
+      showFollowed: () => followed(runOf(ids.two, opened('coat-off'))),
+      showFollowedEvents: () => {
+        asked += 1;
+        return there;
+      },
+    });
+    await show(<FollowPage />, { path: '/follow#ABCD-EFGH', pattern: '/follow' });
+    await screen.findByText('Coat off');
+    await waitFor(() => expect(asked).toBe(1));
+    const place = { kind: 'happened', evening: ids.three, item: 'warm-up', run: ids.two };
+    await tell('happened', { ...place, from: 1, to: 2, events: [all[1]!] });
+    await screen.findByText('Slate steps');
+    const change = { kind: 'run', run: ids.two };
+    await tell('change', { id: 2, ...change, events: 2 });
+    expect([title(), asked]).toEqual(['Slate steps', 1]);
+    // One that was not told: it is asked for.
+    there = news(all);
+    await tell('change', { id: 3, ...change, events: 3 });
+    await waitFor(() => expect(asked).toBe(2));
   });
 
   it('says when nothing is heard any more, and when its code was taken back', async () => {
     const server = serve({
       openRunLink: () => ({ link: ids.one }),
       showFollowed: () => followed(runOf(ids.two, opened('slate-steps'))),
-      showFollowedEvents: () => ({ endedAt: null, events: eventsOf(opened('slate-steps')) }),
+      showFollowedEvents: () => news(eventsOf(opened('slate-steps'))),
     });
     await show(<FollowPage />, { path: '/follow#ABCD-EFGH', pattern: '/follow' });
     await screen.findByText('this screen follows');
@@ -124,7 +154,7 @@ describe('a screen that follows by a code', () => {
     const server = serve({
       openRunLink: () => ({ link: ids.one }),
       showFollowed: () => followed(runOf(ids.two, opened('slate-steps')), true),
-      showFollowedEvents: () => ({ endedAt: null, events: eventsOf(opened('slate-steps')) }),
+      showFollowedEvents: () => news(eventsOf(opened('slate-steps'))),
       stepRun: ({ body }) => {
         asked.push(body.touch);
         return { done: true };
