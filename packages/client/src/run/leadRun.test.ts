@@ -117,6 +117,17 @@ describe('a run that is led', () => {
     expect(runState(led, server.kept())).toEqual(runState(led, lead.store.getState().run.events));
   });
 
+  it('writes nothing on the device once its page was left, whatever was on its way', async () => {
+    const server = world();
+    const lead = leadRun('a', place, beginRun(head), server.it);
+    lead.note(opened('pulley'));
+    lead.stop();
+    forgetRun('a', place, lead.store.getState().run.id);
+    await server.settle();
+    expect(server.bodies).not.toEqual([]);
+    expect(lastKeptRun('a', place)).toBeUndefined();
+  });
+
   it('comes back where it was when the window was closed, and sends what was left', async () => {
     const server = world();
     server.state.away = true;

@@ -87,6 +87,8 @@ class Sender {
         // After it failed, nothing else is said until it got through.
         if (this.failures === 0) this.tell({ kind: 'sending' });
         await this.world.send(id, { ...(begun ? {} : { head }), events: fresh });
+        // Nobody leads from here any more: nothing is written on the device. What is sent again counts once.
+        if (this.isStopped) return;
         this.failures = 0;
         this.stored(fresh.map((event) => event.id));
       }

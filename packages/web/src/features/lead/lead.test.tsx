@@ -1,4 +1,4 @@
-import { act, fireEvent, screen, within } from '@testing-library/react';
+import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { keepRun, lastKeptRun } from '@wide-fern/client';
 import type { SentEvent } from '@wide-fern/contract';
 import { documentOf, planOf } from '@wide-fern/plan/testing';
@@ -91,11 +91,13 @@ describe('leading', () => {
     press('PageDown');
     press('PageDown');
     expect(kinds()).toEqual(['opened', 'began', 'began']);
+    const left = lastKeptRun(ids.account, place)!;
     tidy();
     // The server is away now: the device has all it takes.
+    keepRun(ids.account, place, left);
     serve({});
     await show(<LeadPage />, address);
-    touch('Carry on');
+    fireEvent.click(await screen.findByRole('button', { name: 'Carry on' }));
     expect(screen.getByRole('heading', { level: 1 }).textContent).toBe('Coat off');
     press('PageUp');
     expect(kinds()).toEqual(['opened', 'began', 'began', 'began']);
@@ -116,8 +118,9 @@ describe('leading', () => {
       await Promise.resolve();
     });
     press('s');
-    await screen.findByText('', { selector: '[role=status]:empty' });
-    expect(kept().map(({ act: { kind } }) => kind)).toEqual(['opened', 'began', 'held']);
+    await waitFor(() =>
+      expect(kept().map(({ act: { kind } }) => kind)).toEqual(['opened', 'began', 'held']),
+    );
   });
 
   it('begins anew where that is wanted: what was left is over, and not lost', async () => {

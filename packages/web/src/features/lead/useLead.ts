@@ -2,18 +2,39 @@ import { leadRun, sendTo, type KeptRun, type PlanPlace, type RunLead } from '@wi
 import { useEffect, useState } from 'react';
 import { useStore } from 'zustand';
 
+/** A frame is drawn at least so often where any is, in milliseconds. */
+const mostFrame = 100;
+
+/** Once the next frame is drawn: what a touch changed is seen before anything else is done. A page out of sight draws none. */
+const drawn = (): Promise<void> =>
+  new Promise((done) => {
+    if (document.visibilityState !== 'visible') {
+      done();
+      return;
+    }
+    const timer = setTimeout(done, mostFrame);
+    requestAnimationFrame(() => {
+      clearTimeout(timer);
+      setTimeout(done);
+    });
+  });
+
 /** Leads a run from this device as long as the page is open. */
 export function useLead(account: string, place: PlanPlace, begun: KeptRun): RunLead {
-  const [lead] = useState(() =>
-    leadRun(account, place, begun, {
-      send: sendTo(place),
+  const [lead] = useState(() => {
+    const send = sendTo(place);
+    return leadRun(account, place, begun, {
+      send: async (run, sent) => {
+        await drawn();
+        await send(run, sent);
+      },
       now: () => Date.now(),
       later: (ms, action) => {
         const timer = setTimeout(action, ms);
         return () => clearTimeout(timer);
       },
-    }),
-  );
+    });
+  });
   useEffect(() => {
     const elsewhere = () => lead.readAgain();
     const again = () => lead.sendNow();
