@@ -94,6 +94,8 @@ export const planQuery = (place: PlanPlace): Query<Plan | null> => ({
 export const exercisesQuery = (choir: string) => query('showExercises', { choir });
 /** The links by which others read a plan's sheets. */
 export const planLinksQuery = (place: PlanPlace) => query('listPlanLinks', place);
+/** What singers sent from home; of persons, so only for those who lead. */
+export const answersQuery = (choir: string) => query('listAnswers', { choir });
 /** When a warm-up was led, the latest first. */
 export const runsQuery = (place: PlanPlace) => query('listRuns', place);
 /** What the exercises of a choir took when they were led, the latest first. */

@@ -11,6 +11,7 @@ export * from './earlierExercise';
 export * from './errorCodes';
 export * from './errors';
 export * from './evening';
+export * from './answers';
 export * from './events';
 export * from './exercise';
 export * from './file';

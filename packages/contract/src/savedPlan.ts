@@ -72,6 +72,8 @@ export const planLinkSchema = z.object({
   note: z.string(),
   /** For practising at home: the part whose page it is; null where whoever opens it chooses. */
   part: partId.nullable(),
+  /** Whether singers are asked how it was, and may send what was easy. */
+  asks: z.boolean(),
   expiresAt: z.iso.datetime(),
 });
 export type PlanLink = z.infer<typeof planLinkSchema>;
@@ -80,6 +82,7 @@ export const makePlanLinkSchema = z.object({
   note: z.string().trim().max(80, 'At most 80 characters.'),
   use: z.enum(linkUses).default('sheet'),
   part: partId.nullable().default(null),
+  asks: z.boolean().default(false),
 });
 export type MakePlanLink = z.infer<typeof makePlanLinkSchema>;
 
@@ -103,5 +106,5 @@ export type LinkedPlan = z.infer<typeof linkedPlanSchema>;
 /** What singers practise from at home: the plan as it is now, without persons, for one part where its link is. */
 export const practiceSchema = linkedPlanSchema
   .omit({ place: true })
-  .extend({ part: partId.nullable() });
+  .extend({ part: partId.nullable(), asks: z.boolean().default(false) });
 export type Practice = z.infer<typeof practiceSchema>;

@@ -148,7 +148,7 @@ export const storeSingersSchema = z.object({
 export type StoreSingers = z.infer<typeof storeSingersSchema>;
 
 /** How a range was found. */
-export const checkMeans = ['by-ear', 'microphone', 'section', 'room'] as const;
+export const checkMeans = ['by-ear', 'microphone', 'section', 'room', 'at-home'] as const;
 
 const checkFields = {
   comfort: pitchRange,

@@ -6,11 +6,13 @@ import { readWav, type Recording } from '@wide-fern/sound';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import {
+  addSingers,
   expectNoComplaints,
   newContext,
   newEvening,
   newPerson,
   planAddress,
+  singersOf,
   storePlan,
 } from './person';
 
@@ -148,5 +150,59 @@ test('a singer practises at home: on a phone, the own part above the others, wit
   await singer.setOffline(true);
   await again.reload();
   await expect(again.getByText('Pulley')).toHaveCount(0);
+  expectNoComplaints(person.context);
+});
+
+test('what singers say at home comes back: of an exercise without a name, of a voice to be confirmed', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'slate-steps']);
+  await addSingers(person, [{ name: 'Ash Tarn', part: 'A' }]);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
+  await page.getByRole('button', { name: 'a link for others' }).click();
+  const links = page.getByRole('region', { name: 'Links for others' });
+  await links.getByRole('radio', { name: 'to practise at home' }).click();
+  await links.getByLabel('For which part').selectOption({ label: 'altos' });
+  await links.getByRole('checkbox', { name: /ask how each exercise was/ }).check();
+  await expectAccessible(page);
+  await links.getByRole('button', { name: 'Make a link' }).click();
+  await expect(links).toContainText('for altos, asks how it was');
+  const address = (await links.getByText(/\/practice#/).textContent())!;
+
+  const singer = await newContext(browser, { viewport: { width: 360, height: 780 } });
+  const phone = await singer.newPage();
+  await phone.goto(address);
+  const how = phone.getByRole('radiogroup', { name: 'How was Slate steps?' });
+  await how.getByRole('radio', { name: 'too high' }).click();
+  await expect(phone.getByText('Sent, without your name.')).toBeVisible();
+  // What is moved and not sung lies neither high nor low.
+  await expect(
+    phone.getByRole('radiogroup', { name: 'How was Coat off?' }).getByRole('radio'),
+  ).toHaveCount(4);
+  await phone.getByLabel('Your name').fill('ash tarn');
+  await phone.getByLabel('Lowest note', { exact: true }).selectOption({ label: 'A3' });
+  await phone.getByLabel('Highest note', { exact: true }).selectOption({ label: 'D5' });
+  await phone.getByRole('button', { name: 'Send it' }).press('Enter');
+  await expect(phone.getByText('Sent. Whoever leads your choir looks at it.')).toBeVisible();
+  await expectAccessible(phone);
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBe(360);
+
+  await page.goto('/exercises/slate-steps');
+  await expect(page.getByText('Too high (one).')).toBeVisible();
+  await page.getByRole('button', { name: 'throw this away' }).click();
+  await expect(page.getByText('Too high (one).')).toHaveCount(0);
+
+  await page.goto('/voices');
+  await page.getByRole('button', { name: 'One singer has sent what was easy' }).click();
+  const row = page.getByRole('region', { name: 'What singers sent' }).getByRole('listitem');
+  await expect(row).toContainText('ash tarn, altos: A3 to D5');
+  await expectAccessible(page);
+  await row.getByRole('button', { name: 'keep it as a check' }).click();
+  await expect(row).toHaveCount(0);
+  const [stored] = await singersOf(person);
+  expect(stored).toMatchObject({ name: 'Ash Tarn', comfort: [57, 74] });
   expectNoComplaints(person.context);
 });

@@ -34,6 +34,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'lookAtInvitation',
     'openPlanLink',
     'openPractice',
+    'sendAnswer',
     'openRunLink',
     'showFollowed',
     'showFollowedEvents',
@@ -92,6 +93,8 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'showKeptPlan',
     'removeKeptPlan',
     'listPlanLinks',
+    'listAnswers',
+    'dropAnswer',
     'makePlanLink',
     'endPlanLink',
     'savePlan',
@@ -174,7 +177,7 @@ describe('every endpoint', () => {
       .replace(':exercise', 'narrow-hum')
       .replace(':version', '1')
       .replace(
-        /:(member|singer|check|piece|mark|judgement|template|invitation|browser|link|run)\b/g,
+        /:(member|singer|check|piece|mark|judgement|template|invitation|browser|link|run|answer)\b/g,
         () => randomUUID(),
       )}`;
   /** Calls with a body that is none of those wanted: who may not call is told so all the same. */

@@ -5,6 +5,7 @@ import { fullInWords } from './room';
 const things = {
   this: 'This',
   address: 'This address',
+  answer: 'What was sent',
   browser: 'This browser',
   check: 'This check',
   choir: 'This choir',
@@ -30,7 +31,8 @@ export type Thing = keyof typeof things;
 
 /** What a limit is about: how much there may be, and how much is here. */
 export interface LimitReached {
-  readonly of: KeptKind | 'invitations' | 'courses' | 'links' | 'screens' | 'runs' | 'events';
+  readonly of:
+    KeptKind | 'answers' | 'invitations' | 'courses' | 'links' | 'screens' | 'runs' | 'events';
   readonly most: number;
   readonly here: number;
 }
@@ -38,6 +40,9 @@ export interface LimitReached {
 function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'invitations') {
     return `At most ${most} invitations stand open at once. Take some back first.`;
+  }
+  if (of === 'answers') {
+    return 'So much was sent already that nothing more is kept. Tell whoever leads your choir.';
   }
   if (of === 'courses') return `At most ${most} courses are kept. Throw some away first.`;
   if (of === 'runs')

@@ -1,3 +1,4 @@
+import { answerSchema, sendAnswerSchema } from '../answers';
 import { secretSchema } from '../account';
 import {
   changeEveningSchema,
@@ -120,6 +121,14 @@ export const evenings = {
     limited: 'failures',
     errors: ['invalid', 'not_found', 'too_many_attempts'],
   },
+  sendAnswer: {
+    access: 'anyone',
+    body: sendAnswerSchema,
+    limited: 'failures',
+    errors: ['invalid', 'not_found', 'too_many', 'too_many_attempts'],
+  },
+  listAnswers: { access: 'deputy', reply: z.array(answerSchema), errors: [] },
+  dropAnswer: { access: 'deputy', errors: [] },
   listRuns: { access: 'reader', reply: z.array(runSummarySchema), errors: [] },
   showRun: { access: 'reader', reply: runSchema, errors: [] },
   showRunEvents: {

@@ -67,6 +67,9 @@ export const paths = {
   endPlanLink: 'DELETE /choirs/:choir/evenings/:evening/plans/:item/links/:link',
   openPlanLink: 'POST /plan-link',
   openPractice: 'POST /practice',
+  sendAnswer: 'PUT /practice/answers/:answer',
+  listAnswers: 'GET /choirs/:choir/answers',
+  dropAnswer: 'DELETE /choirs/:choir/answers/:answer',
 
   listRuns: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs',
   showRun: 'GET /choirs/:choir/evenings/:evening/plans/:item/runs/:run',

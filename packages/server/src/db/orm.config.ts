@@ -6,7 +6,7 @@ import { Evening, EveningTemplate } from './entities/evening';
 import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises';
 import { ChoirChange } from './entities/change';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
-import { KeptPlan, Plan, PlanLink, PlanVersion } from './entities/plan';
+import { KeptPlan, Plan, PlanLink, PlanVersion, SingerAnswer } from './entities/plan';
 import { LedOnce, Run, RunEvent } from './entities/run';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
@@ -36,6 +36,7 @@ export const ormConfig = (clientUrl: string) =>
       PlanVersion,
       KeptPlan,
       PlanLink,
+      SingerAnswer,
       Run,
       RunEvent,
       LedOnce,

@@ -1,3 +1,4 @@
+import { dropAnswer, listAnswers, sendAnswer } from './answers.service';
 import { endpoint, type Route } from '../access/endpoint';
 import { findEvening } from '../evening/evening.service';
 import { notFound } from '../http/problem';
@@ -54,6 +55,9 @@ export const planRoutes: readonly Route[] = [
     return endPlanLink(em, { choir, evening, item: params.item }, params.link);
   }),
   endpoint('openPractice', ({ em, body }) => openPractice(em, body.secret)),
+  endpoint('sendAnswer', ({ em, params, body }) => sendAnswer(em, params.answer, body)),
+  endpoint('listAnswers', ({ em, choir }) => listAnswers(em, choir)),
+  endpoint('dropAnswer', ({ em, choir, params }) => dropAnswer(em, choir, params.answer)),
   endpoint('openPlanLink', ({ em, body }) => openPlanLink(em, body.secret)),
   endpoint('showPlanVersion', async ({ em, choir, role, params }) => {
     const evening = await findEvening(em, choir, params.evening);

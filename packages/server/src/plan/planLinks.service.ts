@@ -33,8 +33,8 @@ export interface Linked {
 
 export const isGood = () => ({ expiresAt: { $gt: new Date() } });
 
-const asView = ({ id, note, use, part, expiresAt }: PlanLink): PlanLinkView => ({
-  ...{ id, note, use, part: part ?? null },
+const asView = ({ id, note, use, part, asks, expiresAt }: PlanLink): PlanLinkView => ({
+  ...{ id, note, use, part: part ?? null, asks },
   expiresAt: expiresAt.toISOString(),
 });
 
@@ -61,7 +61,7 @@ function goodUntil(use: LinkUse, { endsAt }: Evening): Date {
 export async function makePlanLink(
   em: EntityManager,
   of: Linked,
-  { note, use, part }: MakePlanLink,
+  { note, use, part, asks }: MakePlanLink,
 ): Promise<NewPlanLink> {
   checkItem(of.evening, of.item);
   return em.transactional(async (inner) => {
@@ -74,6 +74,7 @@ export async function makePlanLink(
     const link = inner.create(PlanLink, {
       ...of,
       ...{ note, use, part: use === 'practice' ? part : null },
+      asks: use === 'practice' && asks,
       codeHash: hashOfCode(code),
       expiresAt,
     });
@@ -86,14 +87,25 @@ export async function endPlanLink(em: EntityManager, of: Linked, id: string): Pr
   if ((await em.nativeDelete(PlanLink, { id, ...of })) === 0) throw notFound('link');
 }
 
-/** What a link of one use leads to, as a reader of the choir sees it: the plan as it is now, without persons. */
-async function opened(em: EntityManager, code: string, use: 'sheet' | 'practice', thing: Thing) {
+/** A link that is good, of one use. */
+export async function goodLink(
+  em: EntityManager,
+  code: string,
+  use: 'sheet' | 'practice',
+  thing: Thing,
+): Promise<PlanLink> {
   const link = await em.findOne(
     PlanLink,
     { codeHash: hashOfCode(code), use, ...isGood() },
     { populate: ['choir', 'evening'] },
   );
   if (!link) throw notFound(thing);
+  return link;
+}
+
+/** What a link of one use leads to, as a reader of the choir sees it: the plan as it is now, without persons. */
+async function opened(em: EntityManager, code: string, use: 'sheet' | 'practice', thing: Thing) {
+  const link = await goodLink(em, code, use, thing);
   const { choir, evening, item } = link;
   const plan = await showPlan(em, choir, evening, item);
   if (!plan) throw notFound(thing);
@@ -117,5 +129,5 @@ export async function openPlanLink(em: EntityManager, code: string): Promise<Lin
 /** What a link leads to that singers practise from. */
 export async function openPractice(em: EntityManager, code: string): Promise<Practice> {
   const { link, plan } = await opened(em, code, 'practice', 'practice');
-  return { ...plan, part: link.part ?? null };
+  return { ...plan, part: link.part ?? null, asks: link.asks };
 }

@@ -159,10 +159,20 @@ export async function changeSinger(
   return asSinger(singer);
 }
 
-/** Takes a singer off the roster, with every check and every evening; plans keep only sections. */
+const dropSent = `
+  delete from singer_answer
+    where choir_id = ? and said ->> 'kind' = 'range' and lower(said ->> 'name') = lower(trim(?))`;
+
+/**
+ * Takes a singer off the roster, with every check, every evening, and what was sent from home under that name;
+ * plans keep only sections.
+ */
 export async function deleteSinger(em: EntityManager, choir: Choir, id: string): Promise<void> {
-  const gone = await em.nativeDelete(Singer, { id, choir });
-  if (gone === 0) throw notFound('singer');
+  const { name } = await findSinger(em, choir, id);
+  await em.transactional(async (inner) => {
+    await inner.nativeDelete(Singer, { id, choir });
+    await inner.execute(dropSent, [choir.id, name]);
+  });
 }
 
 const newestFirst = { orderBy: { checkedOn: 'desc', createdAt: 'desc' } } as const;

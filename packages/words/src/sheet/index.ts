@@ -4,6 +4,7 @@ import type { Reader, SheetOf, SheetText } from './sheet';
 import { singSheet } from './sing';
 
 export { openingsInWords } from './accompany';
+export * from './answers';
 export { lasting, lastingWords, linkInWords } from './links';
 export { practiceFor } from './practice';
 export type { PracticeEntry, PracticeKey, PracticeText } from './practice';

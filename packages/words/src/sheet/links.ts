@@ -10,7 +10,7 @@ export const lastingWords: Readonly<Record<(typeof lasting)[number], string>> = 
 
 /** «for the piano», «by mail, to practise at home, for altos» */
 export function linkInWords(
-  { note, use, part }: Pick<PlanLink, 'note' | 'use' | 'part'>,
+  { note, use, part, asks }: Pick<PlanLink, 'note' | 'use' | 'part' | 'asks'>,
   sections: readonly { readonly id: string; readonly many: string }[],
 ): string {
   if (use !== 'practice') return note || 'for anyone';
@@ -19,5 +19,6 @@ export function linkInWords(
     ...(note ? [note] : []),
     lastingWords.practice,
     many ? `for ${many}` : 'for any part',
+    ...(asks ? ['asks how it was'] : []),
   ].join(', ');
 }

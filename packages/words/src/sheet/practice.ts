@@ -13,6 +13,8 @@ export interface PracticeKey {
 
 /** An exercise as it is practised at home. */
 export interface PracticeEntry extends Headed {
+  /** Which exercise it is. */
+  readonly exercise: string;
   readonly figure: string;
   /** The cue, and what it is for. */
   readonly first: Line;
@@ -35,6 +37,7 @@ function entryFor(of: OfSegment, part: string | undefined) {
   const { exercise, choices } = of.segment;
   const listening = listeningOf(of, of.sections);
   return {
+    exercise: exercise.id,
     figure: exercise.figure,
     first: cueLine(exercise),
     lines: [

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { EditFact, LinkUse, PlanDocument } from '@wide-fern/contract';
+import type { EditFact, LinkUse, PlanDocument, SaidAtHome } from '@wide-fern/contract';
 import { Account } from './account';
 import { Choir } from './choir';
 import { createdColumn, idColumn } from './columns';
@@ -71,8 +71,24 @@ export const PlanLink = defineEntity({
     note: p.string().length(80),
     part: p.string().length(8).nullable(),
     use: p.string().length(10).$type<LinkUse>().default('sheet'),
+    /** Whether singers are asked how it was. */
+    asks: p.boolean().default(false),
     expiresAt: p.datetime().index(),
     createdAt: createdColumn(),
   },
 });
 export type PlanLink = InferEntity<typeof PlanLink>;
+
+/** What a singer sent from the page to practise from: under an id that was made there. */
+export const SingerAnswer = defineEntity({
+  name: 'SingerAnswer',
+  indexes: [{ properties: ['choir', 'sentAt'] }],
+  properties: {
+    id: p.uuid().primary(),
+    choir: () => p.manyToOne(Choir).deleteRule('cascade'),
+    part: p.string().length(8).nullable(),
+    said: p.json<SaidAtHome>(),
+    sentAt: p.datetime(),
+  },
+});
+export type SingerAnswer = InferEntity<typeof SingerAnswer>;

@@ -21,6 +21,7 @@ import { Migration20261130182845 } from './Migration20261130182845';
 import { Migration20261130220548 } from './Migration20261130220548';
 import { Migration20261130232300 } from './Migration20261130232300';
 import { Migration20261201013000 } from './Migration20261201013000';
+import { Migration20261201021409 } from './Migration20261201021409';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -47,4 +48,5 @@ export const migrations = [
   { name: 'Migration20261130220548', class: Migration20261130220548 },
   { name: 'Migration20261130232300', class: Migration20261130232300 },
   { name: 'Migration20261201013000', class: Migration20261201013000 },
+  { name: 'Migration20261201021409', class: Migration20261201021409 },
 ] as const;

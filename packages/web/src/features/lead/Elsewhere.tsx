@@ -16,7 +16,7 @@ import { useHere } from '../../here/session';
 import { WordButton, WordLink } from '../../ui/words';
 
 /** That the warm-up is led from another device now: it can be followed, or led on from here. */
-export function Elsewhere({
+export default function Elsewhere({
   place,
   onTakeOver,
 }: {

@@ -21,14 +21,15 @@ import { useHere } from '../../here/session';
 import { usePlanEditor } from '../../here/usePlanEditor';
 import { darkMeanwhile } from '../../here/theme';
 import { Empty, Failed, Loading } from '../../ui/states';
+import { lazily } from '../../ui/lazily';
 import { Name, WordButton, WordLink } from '../../ui/words';
 import { usePageTitle } from '../../here/usePageTitle';
 import { Area } from './Area';
-import { Elsewhere } from './Elsewhere';
 import { Leading } from './Leading';
 
 /** Whoever does not wait for it can begin. */
 const WhoBefore = lazy(() => import('./who/WhoBefore'));
+const Elsewhere = lazily(() => import('./Elsewhere'));
 
 /** Leading a warm-up: on the stand, dark, large, from the device. */
 export default function LeadPage() {

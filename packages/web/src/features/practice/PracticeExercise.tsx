@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { scoreOfPart, type NoteWriting } from '@wide-fern/core';
 import type { Line, PracticeEntry } from '@wide-fern/words';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
 import { Label, Name } from '../../ui/words';
 import { PracticeHearing } from './PracticeHearing';
 
@@ -25,6 +25,7 @@ export function PracticeExercise({
   writing,
   isHeard,
   onHeard,
+  children,
 }: {
   readonly entry: PracticeEntry;
   /** Whose page it is; everybody's without. */
@@ -33,6 +34,8 @@ export function PracticeExercise({
   /** Whether this one may sound. */
   readonly isHeard: boolean;
   readonly onHeard: (entry: string | undefined) => void;
+  /** What is asked of it. */
+  readonly children?: ReactNode;
 }) {
   const { id, name, figure, first, lines, cautions, keys, listening } = entry;
   const [key, setKey] = useState<number | null>(null);
@@ -80,6 +83,7 @@ export function PracticeExercise({
           {caution}
         </Box>
       ))}
+      {children}
     </Box>
   );
 }

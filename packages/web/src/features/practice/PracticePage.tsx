@@ -10,7 +10,9 @@ import { secretOf } from '../../ui/secretOf';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { WordChoice } from '../../ui/WordChoice';
 import { Label, Name } from '../../ui/words';
+import { HowWasIt } from './HowWasIt';
 import { PracticeExercise } from './PracticeExercise';
+import { WhatWasEasy } from './WhatWasEasy';
 
 const sheetOf = ({ startsAt, accidentals, naming, ...practice }: Practice): SheetOf => ({
   ...practice,
@@ -50,13 +52,15 @@ export default function PracticePage() {
     return <Failed message={messageOf(opened.error)} onRetry={() => void opened.refetch()} />;
   }
   if (!opened.data) return <Loading what="your exercises" />;
-  return <Exercises practice={opened.data.practice} keptAt={opened.data.keptAt} />;
+  return <Exercises {...{ secret }} practice={opened.data.practice} keptAt={opened.data.keptAt} />;
 }
 
 function Exercises({
+  secret,
   practice,
   keptAt,
 }: {
+  readonly secret: string;
   readonly practice: Practice;
   readonly keptAt: string | null;
 }) {
@@ -64,6 +68,11 @@ function Exercises({
   const [chosen, setChosen] = useState<string>();
   const own = practice.part ?? chosen;
   const part = sections.some(({ id }) => id === own) ? own : undefined;
+  const section = sections.find(({ id }) => id === part);
+  const sender = useMemo(
+    () => (practice.asks ? { secret, part: part ?? null } : undefined),
+    [practice.asks, secret, part],
+  );
   const [heard, setHeard] = useState<string>();
   const of = useMemo(() => sheetOf(practice), [practice]);
   const { title, under, entries } = useMemo(() => practiceFor(of, part), [of, part]);
@@ -113,9 +122,19 @@ function Exercises({
             writing={of.writing}
             isHeard={heard === entry.id}
             onHeard={setHeard}
-          />
+          >
+            {sender && (
+              <HowWasIt
+                name={entry.name}
+                hasNotes={entry.listening !== undefined}
+                place={{ startsAt: practice.startsAt, exercise: entry.exercise }}
+                sender={sender}
+              />
+            )}
+          </PracticeExercise>
         ))}
       </Box>
+      {sender && section && <WhatWasEasy {...{ section, sender }} writing={of.writing} />}
     </Box>
   );
 }

@@ -1,9 +1,9 @@
-import { fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, within } from '@testing-library/react';
 import { queryClient } from '@wide-fern/client';
-import type { Practice } from '@wide-fern/contract';
+import type { Practice, SendAnswer } from '@wide-fern/contract';
 import { choose, performAll } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
-import { cautions } from '@wide-fern/words';
+import { cautions, hurtWords } from '@wide-fern/words';
 import * as fake from 'fake-indexeddb';
 import { plainNames, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
@@ -11,7 +11,7 @@ import PracticePage from './PracticePage';
 
 const practice = (more: Partial<Practice> = {}): Practice => ({
   ...{ choir: 'Quarry Lane Singers', timeZone: 'Europe/London', clock: '24', ...plainNames },
-  ...{ startsAt: '2026-12-01T19:30:00.000Z', allotted: 900, part: 'A' },
+  ...{ startsAt: '2026-12-01T19:30:00.000Z', allotted: 900, part: 'A', asks: false },
   document: performAll(documentOf('coat-off', 'slate-steps'), [
     choose('slate-steps', { repetitions: 3, told: { A: { 1: 'rest' } } }),
   ]),
@@ -117,6 +117,81 @@ describe('a page to practise from at home', () => {
     await open('BACK');
     expect((await screen.findByRole('alert')).textContent).toContain('cannot be reached');
     expect(screen.queryByText('Slate steps')).toBeNull();
+  });
+
+  it('asks nothing where nobody wants to know', async () => {
+    serve({ openPractice: () => practice() });
+    await open();
+    await screen.findByRole('heading', { level: 1 });
+    expect(screen.queryByText('How was it?')).toBeNull();
+    expect(screen.queryByRole('region', { name: 'What was easy today' })).toBeNull();
+  });
+
+  it('asks how it was, without a name; said otherwise it is sent in its place', async () => {
+    const sent: { id: string; body: SendAnswer }[] = [];
+    const server = serve({
+      openPractice: () => practice({ asks: true }),
+      sendAnswer: ({ params, body }) => void sent.push({ id: params.answer!, body }),
+    });
+    await open();
+    const how = () => screen.findByRole('radiogroup', { name: 'How was Slate steps?' });
+    const say = async (words: string) =>
+      fireEvent.click(within(await how()).getByRole('radio', { name: words }));
+    await say('too high');
+    await screen.findByText('Sent, without your name.');
+    // Opened once more, it is known what was said.
+    cleanup();
+    await open();
+    expect(
+      within(await how())
+        .getByRole('radio', { name: 'too high' })
+        .getAttribute('aria-checked'),
+    ).toBe('true');
+    await say('it hurt');
+    expect(await screen.findByText(hurtWords)).toBeTruthy();
+    expect(sent.map(({ body }) => body.said)).toEqual([
+      { kind: 'exercise', exercise: 'slate-steps', words: 'too high' },
+      { kind: 'exercise', exercise: 'slate-steps', words: 'it hurt' },
+    ]);
+    expect(new Set(sent.map(({ id }) => id)).size).toBe(1);
+    expect(sent[0]!.body).toMatchObject({ secret: 'CODE', part: 'A' });
+    server.answers = {};
+    await say('it helped');
+    expect((await screen.findByRole('alert')).textContent).toContain('This was not sent.');
+    expect(
+      within(await how())
+        .getByRole('radio', { name: 'it hurt' })
+        .getAttribute('aria-checked'),
+    ).toBe('true');
+  });
+
+  it('takes what was easy with a name, and says what is missing where it is', async () => {
+    const sent: SendAnswer[] = [];
+    serve({
+      openPractice: () => practice({ asks: true }),
+      sendAnswer: ({ body }) => void sent.push(body),
+    });
+    await open();
+    const easy = within(await screen.findByRole('region', { name: 'What was easy today' }));
+    const press = () => fireEvent.click(easy.getByRole('button', { name: 'Send it' }));
+    press();
+    expect(easy.getByText('Choose the lowest note that was easy.')).toBeTruthy();
+    expect(easy.getByText('Choose the highest note that was easy.')).toBeTruthy();
+    expect(easy.getByText('Write something here.')).toBeTruthy();
+    const pick = (label: string, note: number) =>
+      fireEvent.change(easy.getByLabelText(label), { target: { value: String(note) } });
+    fireEvent.change(easy.getByLabelText('Your name'), { target: { value: ' Branwen Tulley ' } });
+    pick('Lowest note', 70);
+    pick('Highest note', 58);
+    press();
+    expect(easy.getByText('Choose a highest note above the lowest.')).toBeTruthy();
+    expect(sent).toEqual([]);
+    pick('Lowest note', 57);
+    pick('Highest note', 72);
+    press();
+    expect(await easy.findByText('Sent. Whoever leads your choir looks at it.')).toBeTruthy();
+    const said = { kind: 'range', name: 'Branwen Tulley', low: 57, high: 72 };
+    expect(sent).toEqual([{ secret: 'CODE', part: 'A', said }]);
   });
 
   it('says that a link is not whole, and that nothing is planned', async () => {

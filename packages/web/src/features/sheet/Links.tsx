@@ -12,6 +12,7 @@ import { WordChoice } from '../../ui/WordChoice';
 import { SelectField } from '../../ui/SelectField';
 import { Said } from '../../ui/Passage';
 import { Failed, Loading } from '../../ui/states';
+import { Tick } from '../../ui/Tick';
 import { useSentForm } from '../../ui/useSentForm';
 import { Label, WordButton } from '../../ui/words';
 
@@ -52,6 +53,7 @@ function Opened({
   const [made, setMade] = useState<NewPlanLink>();
   const [use, setUse] = useState<(typeof lasting)[number]>('sheet');
   const [part, setPart] = useState('');
+  const [asks, setAsks] = useState(false);
   const query = planLinksQuery(place);
   const links = useQuery(query);
   const refresh = () => queryClient.invalidateQueries({ queryKey: query.queryKey });
@@ -66,7 +68,7 @@ function Opened({
     send: (body) =>
       call('makePlanLink', {
         params: place,
-        body: { ...body, use, part: use === 'practice' && part !== '' ? part : null },
+        body: { ...body, use, asks, part: use === 'practice' && part !== '' ? part : null },
       }),
     onDone: (one) => {
       form.reset();
@@ -88,6 +90,11 @@ function Opened({
             'too and without an account: one part loud and the others soft, slower, in any key.'}{' '}
         It tells nothing of single singers.
       </Label>
+      {use === 'practice' && (
+        <Tick checked={asks} onChange={setAsks}>
+          ask how each exercise was, without names, and let singers send what was easy for them
+        </Tick>
+      )}
       <Box as="ul" listStyleType="none" mt="4px">
         {links.data.filter(isLasting).map(({ id, expiresAt, ...link }) => (
           <Flex as="li" key={id} py="4px" gap="12px" borderBottomWidth="1px" align="baseline">

@@ -3,6 +3,7 @@ import { singersWanted } from '@wide-fern/core';
 import { useDeferredValue, useEffect, useMemo, useRef, useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { useHere } from '../../here/session';
+import { lazily } from '../../ui/lazily';
 import { useWidth } from '../../ui/useSize';
 import { Name, WordLink } from '../../ui/words';
 import { whenInWords } from '@wide-fern/words';
@@ -13,6 +14,8 @@ import type { PanelKind } from './panel/props';
 import { PartTabs } from './PartTabs';
 import { SectionPicture } from './SectionPicture';
 import type { ReadyVoices } from './model/useVoices';
+
+const SentIn = lazily(() => import('./SentIn'));
 
 /** Below this width the panel stands beneath the picture. */
 const narrowBelow = 1000;
@@ -82,6 +85,7 @@ export function VoicesView({ data }: { readonly data: ReadyVoices }) {
           >
             {sentence}
           </Name>
+          <SentIn singers={singers} parts={voices.parts} />
           <PartTabs
             sections={sections}
             chosen={section.part.id}

@@ -11,9 +11,12 @@ import {
 } from '@wide-fern/words';
 import { hasKeys, type PlaceNeed } from '@wide-fern/core';
 import { useHere } from '../../../here/session';
+import { lazily } from '../../../ui/lazily';
 import { Cautions, WordRow } from '../../../ui/WordList';
 import { WordLink } from '../../../ui/words';
 import type { Listed } from '../model/listed';
+
+const SingersSaid = lazily(() => import('../../../here/SingersSaid'));
 
 const needWords: Readonly<Record<PlaceNeed, string>> = {
   standing: 'room to stand',
@@ -102,6 +105,7 @@ export function WordsOf({
           <Cautions cautions={exercise.cautions} />
         </WordRow>
       )}
+      <SingersSaid width="76px" exercise={exercise.id} />
       {advice && (
         <WordRow width="76px" label="Breath">
           {advice}

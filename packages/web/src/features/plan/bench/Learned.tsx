@@ -6,24 +6,33 @@ import { own, type Tonight } from '@wide-fern/core';
 import { dayInWords, givenUpInWords, learnedInWords } from '@wide-fern/words';
 import { noMark, useMarking } from '../../../here/marking';
 import { useHere } from '../../../here/session';
+import SingersSaid from '../../../here/SingersSaid';
 import { WordRow } from '../../../ui/WordList';
 import { WordButton } from '../../../ui/words';
 import type { BenchActions } from './actions';
+
+interface LearnedProps {
+  readonly segment: Segment;
+  readonly tonight: Tonight;
+  /** Nothing where the plan is only looked at. */
+  readonly choose: BenchActions['choose'] | undefined;
+}
+
+/** What leading this exercise has taught, and what singers said of it. */
+export default function Learned(props: LearnedProps) {
+  return (
+    <>
+      <ByLeading {...props} />
+      <SingersSaid exercise={props.segment.exercise.id} />
+    </>
+  );
+}
 
 /**
  * What leading this exercise has taught: its talk, and keys that a part gave up; with the evenings it comes
  * from, one touch that plans it so, and one that goes by it no more.
  */
-export default function Learned({
-  segment,
-  tonight,
-  choose,
-}: {
-  readonly segment: Segment;
-  readonly tonight: Tonight;
-  /** Nothing where the plan is only looked at. */
-  readonly choose: BenchActions['choose'] | undefined;
-}) {
+function ByLeading({ segment, tonight, choose }: LearnedProps) {
   const { choir } = useHere();
   const led = useQuery(ledOnceQuery(choir.id));
   const exercises = useQuery(exercisesQuery(choir.id));

@@ -5,7 +5,7 @@ import { useHere } from '../../../here/session';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { Label, Name, WordButton } from '../../../ui/words';
-import { giveNote } from '../tone/tone';
+import { giveNote } from '../../../music/hearing/giveNote';
 import { TickList } from './TickList';
 import type { GroupChecking } from './useGroupCheck';
 

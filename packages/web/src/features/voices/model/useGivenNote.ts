@@ -1,5 +1,5 @@
 import { useEffect, useState } from 'react';
-import { giveNote } from '../tone/tone';
+import { giveNote } from '../../../music/hearing/giveNote';
 
 /** A note given when it is asked for; never two at once. */
 export function useGivenNote(note: number | undefined) {

@@ -1,0 +1,61 @@
+import {
+  exerciseAnswers,
+  uuid,
+  z,
+  type Answer,
+  type ExerciseAnswer,
+  type SaidAtHome,
+} from '@wide-fern/contract';
+import { call } from './call/call';
+import { bySchema, keptOnDevice } from './device/store';
+import { newUuid } from './device/windows';
+import { answersQuery, queryClient } from './queries';
+
+const sentSchema = z.object({ id: uuid, words: z.enum(exerciseAnswers) });
+// What was said of an exercise can be said otherwise: it is remembered on the device under which id it was sent.
+const sent = keptOnDevice('answer', bySchema(sentSchema));
+
+/** Which page's exercise it is. */
+export interface AnswerPlace {
+  /** When the warm-up begins. */
+  readonly startsAt: string;
+  readonly exercise: string;
+}
+const idsOf = ({ startsAt, exercise }: AnswerPlace) => [startsAt.replaceAll(':', ''), exercise];
+
+/** What was said of an exercise from this device. */
+export const saidBefore = (place: AnswerPlace): ExerciseAnswer | undefined =>
+  sent.read(...idsOf(place))?.words;
+
+/** From where something is sent. */
+export interface Sender {
+  readonly secret: string;
+  readonly part: string | null;
+}
+
+const send = (id: string, { secret, part }: Sender, said: SaidAtHome) =>
+  call('sendAnswer', { params: { answer: id }, body: { secret, part, said } });
+
+/** Says how an exercise was, in place of what was said of it before from this device. */
+export async function sayOfExercise(
+  sender: Sender,
+  place: AnswerPlace,
+  words: ExerciseAnswer,
+): Promise<void> {
+  const id = sent.read(...idsOf(place))?.id ?? newUuid();
+  await send(id, sender, { kind: 'exercise', exercise: place.exercise, words });
+  sent.keep(idsOf(place), { id, words });
+}
+
+/** Sends what was easy. */
+export const sendEasy = (sender: Sender, said: Extract<SaidAtHome, { kind: 'range' }>) =>
+  send(newUuid(), sender, said);
+
+/** Throws away what singers sent; what is gone already is no harm. */
+export async function dropAnswers(choir: string, ids: readonly Answer['id'][]): Promise<void> {
+  try {
+    for (const answer of ids) await call('dropAnswer', { params: { choir, answer } });
+  } finally {
+    await queryClient.invalidateQueries({ queryKey: answersQuery(choir).queryKey });
+  }
+}
