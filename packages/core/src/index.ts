@@ -2,6 +2,7 @@
  * The computation of Wide Fern: pitch, voices, ladders of keys, time. Pure functions: no interface,
  * no input or output, no clock. docs/model.md explains every rule.
  */
+export * from './breath/learnedPhrase';
 export * from './breath/moment';
 export * from './breath/phrase';
 export * from './course/way';

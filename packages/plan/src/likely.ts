@@ -16,19 +16,25 @@ export interface LedTimes {
   readonly paces: readonly number[];
 }
 
+/** From when on what was led of an exercise counts, where what was learned before was refused. */
+export type LearnedFrom = Readonly<Record<string, { readonly learnedFrom?: string | undefined }>>;
+
+/** Whether something that was led counts still. */
+export function counts({ exercise, ledAt }: LedOnce, marks: LearnedFrom): boolean {
+  const from = Object.hasOwn(marks, exercise) ? marks[exercise]!.learnedFrom : undefined;
+  return from === undefined || Date.parse(ledAt) >= Date.parse(from);
+}
+
 /**
  * Gathers what was led by exercise (docs/model.md, section 13).
  * @param marks from when on it counts, where what was learned before was refused
  */
-export function ledTimes(
-  led: readonly LedOnce[],
-  marks: Readonly<Record<string, { readonly learnedFrom?: string | undefined }>> = {},
-): LedTimes {
+export function ledTimes(led: readonly LedOnce[], marks: LearnedFrom = {}): LedTimes {
   const of = new Map<string, { talks: number[]; paces: number[] }>();
   const paces: number[] = [];
-  for (const { exercise, ledAt, talk, singing, planned } of led) {
-    const from = Object.hasOwn(marks, exercise) ? marks[exercise]!.learnedFrom : undefined;
-    if (from !== undefined && Date.parse(ledAt) < Date.parse(from)) continue;
+  for (const one of led) {
+    if (!counts(one, marks)) continue;
+    const { exercise, talk, singing, planned } = one;
     const own = of.get(exercise) ?? { talks: [], paces: [] };
     of.set(exercise, own);
     own.talks.push(talk);

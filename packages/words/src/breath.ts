@@ -6,6 +6,8 @@ import {
   type Seconds,
   type SegmentChoices,
 } from '@wide-fern/core';
+import type { LedPhrase } from '@wide-fern/plan';
+import { dayInWords } from './dates';
 
 const shown = (seconds: Seconds): string => String(Math.round(seconds * 10) / 10);
 
@@ -35,4 +37,12 @@ export function breathAdviceFor(
     comfortable,
   );
   return advice && breathAdviceInWords(advice);
+}
+
+/** «Breathed out lately, most managing it: 9 s (Tue 24 Nov), 8 s (Tue 17 Nov). By that 8 s is comfortable.» */
+export function phraseByLedInWords({ seconds, from }: LedPhrase, timeZone: string): string {
+  const evenings = from.map(
+    ({ ledAt, seconds: out }) => `${shown(out)} s (${dayInWords(ledAt, timeZone)})`,
+  );
+  return `Breathed out lately on one breath, most managing it: ${evenings.join(', ')}. By that ${seconds} s is comfortable.`;
 }

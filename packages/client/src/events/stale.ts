@@ -3,9 +3,27 @@ import { keyOf } from '../queries';
 import type { Stale } from './again';
 import { wasTold } from './happened';
 
+/** After a change of a run: where nothing but events came to it, only those, and only where they were not told. */
+function afterRun(
+  choir: string,
+  { evening, item, run, events }: ChoirEvent,
+  evenings: Stale,
+): readonly Stale[] {
+  if (evening === undefined || item === undefined) return [evenings];
+  if (run !== undefined) {
+    const queryKey = keyOf('showRunEvents', { choir, evening, item, run });
+    return [{ queryKey, holds: (known) => wasTold({ events }, known) }];
+  }
+  return [
+    { queryKey: keyOf('listRuns', { choir, evening, item }), exact: true },
+    // Of every run of it.
+    { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
+  ];
+}
+
 /** What of the server's state does not hold any more after a change of a choir. */
 export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
-  const { kind, evening, item, piece, exercise, run } = event;
+  const { kind, evening, item, piece, exercise } = event;
   const evenings: Stale = { queryKey: keyOf('listEvenings', { choir }) };
   const list = { ...evenings, exact: true };
   const room: Stale = { queryKey: keyOf('showRoom', { choir }) };
@@ -48,20 +66,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
             { queryKey: keyOf('showExercises', { choir }), exact: true },
           ];
     case 'run':
-      return evening === undefined || item === undefined
-        ? [evenings]
-        : run !== undefined
-          ? [
-              {
-                queryKey: keyOf('showRunEvents', { choir, evening, item, run }),
-                holds: (data) => wasTold(event, data),
-              },
-            ]
-          : [
-              { queryKey: keyOf('listRuns', { choir, evening, item }), exact: true },
-              // Of every run of it.
-              { queryKey: keyOf('showRunEvents', { choir, evening, item }).slice(0, -1) },
-            ];
+      return afterRun(choir, event, evenings);
     case 'led':
       return [
         { queryKey: keyOf('listLedOnce', { choir }) },

@@ -1,7 +1,10 @@
 import { Box } from '@chakra-ui/react';
-import { useMutation } from '@tanstack/react-query';
+import { useMutation, useQuery } from '@tanstack/react-query';
 import { usualPhrase } from '@wide-fern/core';
-import { call, messageOf } from '@wide-fern/client';
+import { call, exercisesQuery, ledOnceQuery, messageOf } from '@wide-fern/client';
+import { phraseByLed } from '@wide-fern/plan';
+import { phraseByLedInWords } from '@wide-fern/words';
+import { useMemo } from 'react';
 import { useHere } from '../../here/session';
 import { Stepper } from '../../ui/Stepper';
 import { Label, WordButton } from '../../ui/words';
@@ -22,6 +25,9 @@ export function PhraseField() {
       call('changeChoir', { params: { choir: choir.id }, body: { phraseSeconds } }),
     onSuccess: take,
   });
+  const led = useQuery(ledOnceQuery(choir.id)).data;
+  const marks = useQuery(exercisesQuery(choir.id)).data?.marks;
+  const learned = useMemo(() => led && marks && phraseByLed(led, marks), [led, marks]);
   const disabled = choir.role !== 'director' || save.isPending;
   return (
     <Box maxW="68ch">
@@ -45,6 +51,20 @@ export function PhraseField() {
           {level}, {seconds} s
         </WordButton>
       ))}
+      {learned && (
+        <Box fontSize="13px" mt="4px">
+          {phraseByLedInWords(learned, choir.timeZone)}{' '}
+          {learned.seconds !== choir.phraseSeconds && (
+            <WordButton
+              fontSize="13px"
+              disabled={disabled}
+              onClick={() => save.mutate(learned.seconds)}
+            >
+              go by {learned.seconds} s
+            </WordButton>
+          )}
+        </Box>
+      )}
       <Label mt="4px">
         Phrases that last longer are pointed out where an exercise is planned. A figure to go by,
         never a limit for a person.
