@@ -2,7 +2,15 @@ import { readFileSync } from 'node:fs';
 import { loudnessOf, readWav } from '@wide-fern/sound';
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible';
-import { expectNoComplaints, newEvening, newPerson, saved, storePlan } from './person';
+import {
+  expectNoComplaints,
+  newEvening,
+  newPerson,
+  saved,
+  segment,
+  segmentNames,
+  storePlan,
+} from './person';
 
 test('a ladder by hand: a part told to rest stays so, and the best is found again', async ({
   browser,
@@ -257,5 +265,26 @@ test('a whole warm-up leaves as files, and a file becomes a plan to begin from',
   const segments = page.getByRole('list', { name: 'Segments', exact: true }).getByRole('button');
   await expect(segments).toHaveCount(3);
   await saved(page);
+  expectNoComplaints(person.context);
+});
+
+test('a plan is split into two warm-ups of the evening', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const second = { id: 'second', kind: 'cool-down' as const, title: 'Before Lanterns' };
+  const evening = await newEvening(person, 1, [{ ...second, minutes: 5, piece: null }]);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'slate-steps', 'pulley']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  await segment(page, 'Slate steps').click();
+  await page.getByRole('button', { name: 'into another warm-up of this evening' }).press('Enter');
+  await page.getByRole('button', { name: 'all from here on' }).press('Enter');
+  await expect(
+    page.getByText('Two segments stand at the end of “Before Lanterns” now.'),
+  ).toBeVisible();
+  expect(await segmentNames(page)).toEqual(['Coat off', 'Narrow hum']);
+  await saved(page);
+  await page.goto(`/evenings/${evening.id}/plan/second`);
+  expect(await segmentNames(page)).toEqual(['Slate steps', 'Pulley']);
+  await expectAccessible(page);
   expectNoComplaints(person.context);
 });

@@ -106,11 +106,16 @@ const typedEvening = (date: string): StoreEvening => ({
   agenda: [{ id: 'warm-up', kind: 'warm-up', title: 'Warm-up', minutes: 15, piece: null }],
 });
 
-/** An evening of a person's choir tomorrow, with a quarter of an hour for the warm-up. */
-export async function newEvening({ request, choir }: Person, days = 1): Promise<Evening> {
+/** An evening of a person's choir tomorrow, with a quarter of an hour for the warm-up, and what else is on it. */
+export async function newEvening(
+  { request, choir }: Person,
+  days = 1,
+  more: StoreEvening['agenda'] = [],
+): Promise<Evening> {
   const date = new Date(Date.now() + days * 86_400_000).toISOString().slice(0, 10);
+  const evening = typedEvening(date);
   const response = await request.post(`/api/choirs/${choir}/evenings`, {
-    data: typedEvening(date),
+    data: { ...evening, agenda: [...evening.agenda, ...more] },
   });
   expect(response.status()).toBe(201);
   return (await response.json()) as Evening;

@@ -40,6 +40,7 @@ export * from './dates';
 export * from './room';
 export * from './tonight/steps';
 export * from './plan/leading';
+export * from './plan/elsewhere';
 export * from './plan/learned';
 export * from './plan/instead';
 export * from './plan/said';

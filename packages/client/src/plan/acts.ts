@@ -39,6 +39,8 @@ export interface PlanActs {
   /** Lets the best be found for every key of a part, or with null of all. */
   readonly untell: (part: string | null) => void;
   readonly takeOut: () => void;
+  /** Leaves out these, whatever is chosen. */
+  readonly takeOutThese: (ids: ReadonlySet<string>) => void;
   /** What is chosen stays as it is whatever is built around it, or may be changed again. */
   readonly pin: (pinned: boolean) => void;
   /** The chosen segment once more, right behind it. */
@@ -120,6 +122,7 @@ function segmentActs({ store, now, withChosen, make, several, ask }: Tools) {
       if (all) make(takeOutSeveral(now().document, all));
       else withChosen(({ id }) => make(takeOut(id)));
     },
+    takeOutThese: (ids) => make(takeOutSeveral(now().document, ids)),
     pin: (pinned) =>
       withChosen(({ id }) => {
         const all = several();

@@ -1,7 +1,7 @@
-import type { Plan, SavePlan } from '@wide-fern/contract';
+import { mostSegments, type Plan, type SavePlan } from '@wide-fern/contract';
 import { exercises } from '@wide-fern/catalogue';
 import { documentOf, planOf, tonight } from '@wide-fern/plan/testing';
-import { putIntoPlan } from './putInto';
+import { bringIntoPlan, putIntoPlan } from './putInto';
 
 const place = { choir: 'choir', evening: 'evening', item: 'warm-up' };
 const exercise = exercises.find(({ phase }) => phase === 'piece')!;
@@ -59,5 +59,26 @@ describe('an exercise put into a plan that is not open', () => {
       held.plan = planOf(documentOf('coat-off'), held.plan!.version + 1);
     };
     await expect(putIntoPlan(place, exercise, tonight)).rejects.toMatchObject({ status: 409 });
+  });
+});
+
+describe('segments that go into a plan that is not open', () => {
+  it('stand at its end, as one save, and in what somebody else stored meanwhile', async () => {
+    const held = server(planOf(documentOf('coat-off')));
+    held.beforeSave = () => {
+      held.beforeSave = () => undefined;
+      held.plan = planOf(documentOf('coat-off', 'long-s'), held.plan!.version + 1);
+    };
+    const { segments } = documentOf('pulley', 'coat-off');
+    expect(await bringIntoPlan(place, segments, tonight)).toBe('put');
+    expect(idsIn(held)).toEqual(['coat-off', 'long-s', 'pulley', 'coat-off']);
+    expect(held.saves).toHaveLength(1);
+  });
+  it('stay where they are where not all find room', async () => {
+    const [one] = documentOf('coat-off').segments;
+    const segments = Array.from({ length: mostSegments }, (_, i) => ({ ...one!, id: `f${i}` }));
+    const held = server(planOf({ ...documentOf(), segments }));
+    expect(await bringIntoPlan(place, documentOf('pulley').segments, tonight)).toBe('full');
+    expect(held.saves).toEqual([]);
   });
 });

@@ -1,6 +1,6 @@
-import type { Exercise, Plan } from '@wide-fern/contract';
+import type { Exercise, Plan, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
 import type { Tonight } from '@wide-fern/core';
-import { addExercise, emptyDocument, factsOf, isFull, perform } from '@wide-fern/plan';
+import { addExercise, bringIn, emptyDocument, factsOf, isFull, perform } from '@wide-fern/plan';
 import { ApiError, call } from '../call/call';
 import { newId } from '../device/windows';
 import { planQuery, queryClient, type PlanPlace } from '../queries';
@@ -9,19 +9,20 @@ import { planQuery, queryClient, type PlanPlace } from '../queries';
 export type PutInto = 'put' | 'full';
 
 /**
- * Puts an exercise into a plan that is not open here, where its phase belongs, as one named edit.
- * When somebody else saves at the same moment it is put into theirs.
+ * Changes a plan that is not open here, as one named edit. When somebody else saves at the same moment it is
+ * done to theirs.
+ * @param make the edit; undefined where the plan has no room for it
  */
-export async function putIntoPlan(
+async function changePlan(
   place: PlanPlace,
-  exercise: Exercise,
   tonight: Tonight,
+  make: (before: PlanDocument) => PlanEdit | undefined,
 ): Promise<PutInto> {
   for (let tries = 3; ; tries -= 1) {
     const { plan } = await call('showPlan', { params: place });
     const before = plan?.document ?? emptyDocument(tonight);
-    if (isFull(before)) return 'full';
-    const edit = addExercise(before, exercise, newId());
+    const edit = make(before);
+    if (!edit) return 'full';
     const document = perform(before, edit)?.document ?? before;
     const edits = factsOf(edit, before, document);
     try {
@@ -36,3 +37,20 @@ export async function putIntoPlan(
     }
   }
 }
+
+/** Puts an exercise into a plan that is not open here, where its phase belongs. */
+export const putIntoPlan = (
+  place: PlanPlace,
+  exercise: Exercise,
+  tonight: Tonight,
+): Promise<PutInto> =>
+  changePlan(place, tonight, (before) =>
+    isFull(before) ? undefined : addExercise(before, exercise, newId()),
+  );
+
+/** Puts segments, as they are planned, at the end of a plan that is not open here; all of them or none. */
+export const bringIntoPlan = (
+  place: PlanPlace,
+  segments: readonly Segment[],
+  tonight: Tonight,
+): Promise<PutInto> => changePlan(place, tonight, (before) => bringIn(before, segments, newId));

@@ -1,5 +1,5 @@
 import { exercises } from '@wide-fern/catalogue';
-import { planEditSchema, type Choices, type PlanEdit } from '@wide-fern/contract';
+import { mostSegments, planEditSchema, type Choices, type PlanEdit } from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
 import { sameDocument } from '../document/same';
 import { evaluate } from '../evaluate';
@@ -8,6 +8,7 @@ import { choose } from './edits';
 import { factsOf } from './facts';
 import { perform, performAll } from './perform';
 import {
+  bringIn,
   canBeSplit,
   insteadOf,
   moveSeveral,
@@ -136,5 +137,36 @@ describe('several at once', () => {
     expect(stays).toEqual(['long-s', 'pulley']);
     const again = done(pinSeveral(pinned, ids('long-s', 'pulley'), false), pinned);
     expect(sameDocument(again, document)).toBe(true);
+  });
+});
+
+describe('segments of another plan', () => {
+  const other = performAll(documentOf('slate-steps', 'pulley'), [
+    choose('pulley', { tempo: 84, told: { A: { 1: 'rest' } } }),
+  ]);
+  let n = 0;
+  const newId = () => `new${(n += 1)}`;
+
+  it('stand at the end in their order, as they were, under ids of their own', () => {
+    const after = done(bringIn(document, other.segments, newId));
+    expect(idsOf(after).slice(0, 5)).toEqual(idsOf(document));
+    const came = after.segments.slice(5);
+    expect(came.map(({ exercise: { id }, choices }) => [id, choices])).toEqual(
+      other.segments.map(({ exercise: { id }, choices }) => [id, choices]),
+    );
+    expect(new Set(idsOf(after)).size).toBe(7);
+    const empty = { ...document, segments: [] };
+    expect(done(bringIn(empty, other.segments, newId), empty).segments).toHaveLength(2);
+  });
+
+  it('come all or none', () => {
+    const room = mostSegments - 1;
+    const full = {
+      ...document,
+      segments: Array.from({ length: room }, (_, i) => ({ ...document.segments[0]!, id: `f${i}` })),
+    };
+    expect(bringIn(full, other.segments, newId)).toBeUndefined();
+    expect(bringIn(full, other.segments.slice(0, 1), newId)).toBeDefined();
+    expect(bringIn(document, [], newId)).toBeUndefined();
   });
 });

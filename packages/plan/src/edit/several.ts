@@ -1,10 +1,11 @@
-import type {
-  Choices,
-  Exercise,
-  PlanDocument,
-  PlanEdit,
-  Segment,
-  SingleEdit,
+import {
+  mostSegments,
+  type Choices,
+  type Exercise,
+  type PlanDocument,
+  type PlanEdit,
+  type Segment,
+  type SingleEdit,
 } from '@wide-fern/contract';
 import { hasKeys, placesBetween, turnOf } from '@wide-fern/core';
 import { segmentOf } from '../document/document';
@@ -192,3 +193,22 @@ export const pinSeveral = (
     const edit = choose(id, { pinned: pinned ? true : undefined });
     return edit.kind === 'choose' ? edit : undefined;
   });
+
+/** Segments of another plan at the end of this one, as they are there; undefined where not all find room. */
+export function bringIn(
+  document: PlanDocument,
+  segments: readonly Segment[],
+  newId: () => string,
+): PlanEdit | undefined {
+  if (segments.length === 0 || document.segments.length + segments.length > mostSegments) {
+    return undefined;
+  }
+  let after = document.segments.at(-1)?.id ?? null;
+  const edits = segments.map((one): SingleEdit => {
+    const segment = { ...one, id: newId() };
+    const edit: SingleEdit = { kind: 'add', segment, after };
+    after = segment.id;
+    return edit;
+  });
+  return { kind: 'together', edits };
+}

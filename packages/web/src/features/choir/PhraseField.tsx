@@ -32,8 +32,8 @@ export function PhraseField() {
   return (
     <Box maxW="68ch">
       <Stepper
-        label="One breath lasts comfortably"
-        labelWidth="200px"
+        label="A comfortable breath"
+        labelWidth="150px"
         value={choir.phraseSeconds}
         limits={[2, 60]}
         unit="seconds"

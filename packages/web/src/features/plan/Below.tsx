@@ -16,6 +16,7 @@ import type { Behind } from './model/useBehind';
 import { Away } from './Away';
 
 const Learned = lazily(() => import('./bench/Learned'));
+const IntoOther = lazily(() => import('./bench/IntoOther'));
 /** The bench comes right behind the page: what is drawn to scale stands first. */
 const bench = import('./bench/Bench');
 const Bench = lazy(() => bench.then((it) => ({ default: it.Bench })));
@@ -65,6 +66,10 @@ const benchActions = (
     setOpen('shelf');
   },
 });
+
+/** What is chosen: one, or several together. */
+const chosenIds = (one: Evaluated, together: readonly Evaluated[]): readonly string[] =>
+  (together.length > 1 ? together : [one]).map(({ segment }) => segment.id);
 
 /** What the bench says of several that are chosen at once. */
 const chosenTogether = (together: readonly Evaluated[], store: PlanStore) =>
@@ -199,6 +204,19 @@ export function Below({
                   segment={evaluated.segment}
                   tonight={plan.document.tonight}
                   choose={mayEdit ? actions.choose : undefined}
+                />
+              }
+              elsewhere={
+                <IntoOther
+                  evening={evening}
+                  item={item}
+                  document={plan.document}
+                  chosen={chosenIds(evaluated, together)}
+                  onGone={(ids, words) => {
+                    actions.takeOutThese(ids);
+                    acts.focusChosen();
+                    acts.setSaid(words);
+                  }}
                 />
               }
               actions={benchActions(actions, setOpen)}

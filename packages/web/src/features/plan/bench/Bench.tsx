@@ -30,6 +30,7 @@ export function Bench({
   together,
   proposal,
   learned,
+  elsewhere,
   onLeave,
 }: {
   readonly evaluated: Evaluated;
@@ -50,6 +51,8 @@ export function Bench({
   readonly proposal: KeyProposal | undefined;
   /** What leading it has taught, as a row of its words. */
   readonly learned?: ReactNode;
+  /** Where else it can go, below what is done to it as a whole. */
+  readonly elsewhere?: ReactNode;
   readonly onLeave: () => void;
 }) {
   const { segment } = evaluated;
@@ -146,6 +149,7 @@ export function Bench({
           learned={learned}
         />
         {mayEdit && <WholeSegment segment={segment} actions={actions} />}
+        {mayEdit && elsewhere}
       </Box>
     </Box>
   );
