@@ -6,7 +6,7 @@ import {
   type ExerciseAnswer,
   type SaidAtHome,
 } from '@wide-fern/contract';
-import { call } from './call/call';
+import { ApiError, call } from './call/call';
 import { bySchema, keptOnDevice } from './device/store';
 import { newUuid } from './device/windows';
 import { answersQuery, queryClient } from './queries';
@@ -54,7 +54,11 @@ export const sendEasy = (sender: Sender, said: Extract<SaidAtHome, { kind: 'rang
 /** Throws away what singers sent; what is gone already is no harm. */
 export async function dropAnswers(choir: string, ids: readonly Answer['id'][]): Promise<void> {
   try {
-    for (const answer of ids) await call('dropAnswer', { params: { choir, answer } });
+    for (const answer of ids) {
+      await call('dropAnswer', { params: { choir, answer } }).catch((error: unknown) => {
+        if (!(error instanceof ApiError && error.code === 'not_found')) throw error;
+      });
+    }
   } finally {
     await queryClient.invalidateQueries({ queryKey: answersQuery(choir).queryKey });
   }

@@ -8,7 +8,7 @@ export const readHappened = (data: string): Happened | undefined =>
   happenedSchema.safeParse(JSON.parse(data)).data;
 
 /** What is known of a run, with what happened in it since; whole only where nothing lies between. */
-export function withHappened(known: RunNews, { from, to, events }: Happened): RunNews {
+function withHappened(known: RunNews, { from, to, events }: Happened): RunNews {
   const stored = known.stored === from ? to : known.stored;
   return { ...known, stored, events: ordered([...known.events, ...events]) };
 }

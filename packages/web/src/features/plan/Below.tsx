@@ -3,7 +3,7 @@ import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { Clock } from '@wide-fern/words';
-import { lazy, Suspense, type RefObject } from 'react';
+import { lazy, Suspense, type ComponentProps, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
 import type { BenchActions } from './bench/actions';
 import { useStore } from 'zustand';
@@ -80,6 +80,23 @@ const chosenTogether = (together: readonly Evaluated[], store: PlanStore) =>
         onOnlyOne: store.getState().chooseOnlyOne,
       }
     : undefined;
+
+/** What goes into another warm-up is left out here, and that is said where everything is. */
+function ToOther({
+  acts: { actions, focusChosen, setSaid },
+  ...of
+}: Omit<ComponentProps<typeof IntoOther>, 'onGone'> & { readonly acts: PlanDoing }) {
+  return (
+    <IntoOther
+      {...of}
+      onGone={(ids, words) => {
+        actions.takeOutThese(ids);
+        focusChosen();
+        setSaid(words);
+      }}
+    />
+  );
+}
 
 /** Below the strip: the chosen segment, the shelf, or the list of keys. */
 export function Below({
@@ -207,16 +224,10 @@ export function Below({
                 />
               }
               elsewhere={
-                <IntoOther
-                  evening={evening}
-                  item={item}
+                <ToOther
+                  {...{ acts, evening, item }}
                   document={plan.document}
                   chosen={chosenIds(evaluated, together)}
-                  onGone={(ids, words) => {
-                    actions.takeOutThese(ids);
-                    acts.focusChosen();
-                    acts.setSaid(words);
-                  }}
                 />
               }
               actions={benchActions(actions, setOpen)}

@@ -71,6 +71,21 @@ describe('what singers sent as easy', () => {
     expect(kept[1]!.singer).toBe(second!.id);
   });
 
+  it('is gone without a word where somebody else threw it away meanwhile', async () => {
+    let answers = [easy(ids.one, 'Somebody', 60, 70)];
+    serve({
+      listAnswers: () => answers,
+      dropAnswer: () => {
+        answers = [];
+        throw new Refusal(404, 'not_found', 'What was sent is not here.');
+      },
+    });
+    await opened('One singer has sent what was easy');
+    fireEvent.click(screen.getByRole('button', { name: 'throw it away' }));
+    await waitFor(() => expect(screen.queryByRole('listitem')).toBeNull());
+    expect(screen.queryByRole('alert')).toBeNull();
+  });
+
   it('is thrown away in one touch, and stays where that was refused', async () => {
     const { server, kept, left } = served([easy(ids.one, 'Somebody', 60, 70)]);
     const { dropAnswer } = server.answers;
