@@ -23,6 +23,7 @@ import { useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
+import { useLooked } from './model/useLooked';
 import { usePlanActs, type Opened } from './model/usePlanActs';
 import { useBehind } from './model/useBehind';
 import { usePlanDrawing } from './model/usePlanDrawing';
@@ -83,6 +84,7 @@ export function PlanView({
   const settled = useDeferredValue(plan);
   const below = isPulled ? settled : plan;
   const behind = useBehind(evening, settled);
+  const looked = useLooked(settled, behind, isPulled);
   const place = document.segments.findIndex(({ id }) => id === chosen) + 1;
   const evaluated = plan.segments[place - 1];
   const acts = usePlanActs(store, frame, evaluated, {
@@ -171,11 +173,10 @@ export function PlanView({
         </Suspense>
       )}
       <WhenThereIsTime drawn={isPulled ? below : undefined}>
-        {behind && (
+        {looked && (
           <Suspense fallback={null}>
             <LookAt
-              plan={settled}
-              {...{ behind, evening, writing, mayEdit }}
+              {...{ ...looked, evening, writing, mayEdit }}
               onShow={(id) => chooseSegment(id)}
               onRemedy={(remedy) => edit(remedy.edit)}
               onBring={acts.bring}
