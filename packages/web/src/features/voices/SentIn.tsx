@@ -71,10 +71,10 @@ function OneSent({
   const { choir } = useHere();
   const named = singers.find(({ name }) => sameName(name, said.name));
   const [chosen, setChosen] = useState(named?.id ?? '');
+  const who = singers.find((one) => one.id === chosen);
   const keep = useMutation({
     mutationFn: async (singer: string) => {
-      const reach = singers.find((one) => one.id === singer)?.reach ?? null;
-      const limits = limitsOf(said, reach);
+      const limits = limitsOf(said, who?.reach ?? null);
       await call('keepChecks', {
         params: { choir: choir.id },
         body: {
@@ -110,6 +110,13 @@ function OneSent({
           ]}
           onChange={setChosen}
         />
+        {who && (
+          <Label as="span">
+            {who.comfort
+              ? `so far ${rangeInWords(who.comfort, choir.writing)}`
+              : 'not known so far'}
+          </Label>
+        )}
         <WordButton
           fontSize="14px"
           disabled={isBusy || chosen === ''}

@@ -1,5 +1,6 @@
 import { fireEvent, screen, waitFor, within } from '@testing-library/react';
 import type { Answer, KeepChecks } from '@wide-fern/contract';
+import { rangeInWords } from '@wide-fern/words';
 import { ids, show, tidy } from '../../testing/page';
 import { Refusal, serve } from '../../testing/served';
 import SentIn from './SentIn';
@@ -49,6 +50,9 @@ describe('what singers sent as easy', () => {
     ]);
     const [known, unknown] = await opened('Two singers have sent what was easy');
     expect(known!.textContent).toContain(', sopranos: C4 to E7');
+    // What was known stands beside it, so that a page of another part is noticed.
+    expect(known!.textContent).toContain(`so far ${rangeInWords(first!.comfort!, 'flats')}`);
+    expect(unknown!.textContent).not.toContain('so far');
     // Who it is has to be said where no name says it.
     const keep = (row: HTMLElement) =>
       within(row).getByRole<HTMLButtonElement>('button', { name: 'keep it as a check' });
