@@ -15,13 +15,17 @@ const sentSchema = z.object({ id: uuid, words: z.enum(exerciseAnswers) });
 // What was said of an exercise can be said otherwise: it is remembered on the device under which id it was sent.
 const sent = keptOnDevice('answer', bySchema(sentSchema));
 
-/** Which page's exercise it is. */
+/** Which page's exercise it is: of which choir, on which evening, for which part. */
 export interface AnswerPlace {
+  readonly choir: string;
   /** When the warm-up begins. */
   readonly startsAt: string;
+  readonly part: string | null;
   readonly exercise: string;
 }
-const idsOf = ({ startsAt, exercise }: AnswerPlace) => [startsAt.replaceAll(':', ''), exercise];
+/** Ids stand between colons on the device. */
+const idsOf = ({ choir, startsAt, part, exercise }: AnswerPlace) =>
+  [choir, startsAt, part ?? '', exercise].map((id) => id.replaceAll(':', ''));
 
 /** What was said of an exercise from this device. */
 export const saidBefore = (place: AnswerPlace): ExerciseAnswer | undefined =>
@@ -47,9 +51,16 @@ export async function sayOfExercise(
   sent.keep(idsOf(place), { id, words });
 }
 
-/** Sends what was easy. */
-export const sendEasy = (sender: Sender, said: Extract<SaidAtHome, { kind: 'range' }>) =>
-  send(newUuid(), sender, said);
+/** Under which id somebody's range was sent from this page: sent again, it is not there twice. */
+const easyIds = new Map<string, string>();
+
+/** Sends what was easy, in place of what was sent under that name before from this page. */
+export function sendEasy(sender: Sender, said: Extract<SaidAtHome, { kind: 'range' }>) {
+  const whose = `${sender.secret} ${said.name}`;
+  const id = easyIds.get(whose) ?? newUuid();
+  easyIds.set(whose, id);
+  return send(id, sender, said);
+}
 
 /** Throws away what singers sent; what is gone already is no harm. */
 export async function dropAnswers(choir: string, ids: readonly Answer['id'][]): Promise<void> {

@@ -68,6 +68,7 @@ function Exercises({
   const [chosen, setChosen] = useState<string>();
   const own = practice.part ?? chosen;
   const part = sections.some(({ id }) => id === own) ? own : undefined;
+  const page = { choir: practice.choir, startsAt: practice.startsAt };
   const section = sections.find(({ id }) => id === part);
   const sender = useMemo(
     () => (practice.asks ? { secret, part: part ?? null } : undefined),
@@ -127,7 +128,7 @@ function Exercises({
               <HowWasIt
                 name={entry.name}
                 hasNotes={entry.listening !== undefined}
-                place={{ startsAt: practice.startsAt, exercise: entry.exercise }}
+                place={{ ...page, part: part ?? null, exercise: entry.exercise }}
                 sender={sender}
               />
             )}

@@ -67,7 +67,7 @@ export function WhatWasEasy({
       </Name>
       <Label>
         Only what was easy, softly and without pressing. Whoever leads your choir sees it with your
-        name, keeps it or throws it away, and it goes by itself after sixty days.
+        name and keeps it or throws it away; what nobody keeps goes by itself after sixty days.
       </Label>
       <form
         noValidate

@@ -1,4 +1,4 @@
-import { cleanup, fireEvent, screen, within } from '@testing-library/react';
+import { cleanup, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { queryClient } from '@wide-fern/client';
 import type { Practice, SendAnswer } from '@wide-fern/contract';
 import { choose, performAll } from '@wide-fern/plan';
@@ -166,10 +166,10 @@ describe('a page to practise from at home', () => {
   });
 
   it('takes what was easy with a name, and says what is missing where it is', async () => {
-    const sent: SendAnswer[] = [];
+    const sent: { id: string; body: SendAnswer }[] = [];
     serve({
       openPractice: () => practice({ asks: true }),
-      sendAnswer: ({ body }) => void sent.push(body),
+      sendAnswer: ({ params, body }) => void sent.push({ id: params.answer!, body }),
     });
     await open();
     const easy = within(await screen.findByRole('region', { name: 'What was easy today' }));
@@ -191,7 +191,16 @@ describe('a page to practise from at home', () => {
     press();
     expect(await easy.findByText('Sent. Whoever leads your choir looks at it.')).toBeTruthy();
     const said = { kind: 'range', name: 'Branwen Tulley', low: 57, high: 72 };
-    expect(sent).toEqual([{ secret: 'CODE', part: 'A', said }]);
+    expect(sent.map(({ body }) => body)).toEqual([{ secret: 'CODE', part: 'A', said }]);
+    // Pressed once more it is not there twice; somebody else's is.
+    press();
+    await waitFor(() => expect(sent).toHaveLength(2));
+    await easy.findByText('Sent. Whoever leads your choir looks at it.');
+    fireEvent.change(easy.getByLabelText('Your name'), { target: { value: 'Ash Tarn' } });
+    press();
+    await waitFor(() => expect(sent).toHaveLength(3));
+    const [first, again, other] = sent.map(({ id }) => id);
+    expect([again === first, other === first]).toEqual([true, false]);
   });
 
   it('says that a link is not whole, and that nothing is planned', async () => {
