@@ -80,7 +80,7 @@ export default function IntoOther({
           </Flex>
         ))}
       <Said>{send.data}</Said>
-      <Said wrong>{send.isError && `Nothing was moved. ${messageOf(send.error)}`}</Said>
+      <Said wrong>{send.isError && `Nothing is left out here. ${messageOf(send.error)}`}</Said>
     </Box>
   );
 }

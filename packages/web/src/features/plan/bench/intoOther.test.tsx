@@ -78,7 +78,7 @@ describe('into another warm-up of the evening', () => {
     const gone = await opened(['pulley']);
     press('this one');
     expect((await screen.findByRole('alert')).textContent).toBe(
-      'Nothing was moved. The database is away.',
+      'Nothing is left out here. The database is away.',
     );
     expect(gone).toEqual([]);
     // The last one has nothing behind it.
