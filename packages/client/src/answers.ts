@@ -51,6 +51,22 @@ export async function sayOfExercise(
   sent.keep(idsOf(place), { id, words });
 }
 
+const draftSchema = z.object({ name: z.string(), low: z.string(), high: z.string() });
+/** What was easy, as it stands in the form. */
+export type EasyDraft = z.infer<typeof draftSchema>;
+const drafts = keptOnDevice('easy', bySchema(draftSchema));
+/** Of one page and part: its beginning says which evening it is. */
+const draftIds = ({ choir, startsAt, part }: Omit<AnswerPlace, 'exercise'>) =>
+  idsOf({ choir, startsAt, part, exercise: '' });
+
+/** What was not sent yet from this device. */
+export const easyBefore = (place: Omit<AnswerPlace, 'exercise'>): EasyDraft | undefined =>
+  drafts.read(...draftIds(place));
+
+/** Keeps what stands in the form; undefined once it was sent. */
+export const keepEasy = (place: Omit<AnswerPlace, 'exercise'>, draft: EasyDraft | undefined) =>
+  void drafts.keep(draftIds(place), draft);
+
 /** Under which id somebody's range was sent from this page: sent again, it is not there twice. */
 const easyIds = new Map<string, string>();
 

@@ -134,6 +134,11 @@ export const exerciseVersionsQuery = (choir: string, exercise: string) =>
 
 export const piecesQuery = (choir: string) => list('listPieces', { choir });
 export const pieceQuery = (choir: string, piece: string) => query('showPiece', { choir, piece });
+/** The pieces that wait for a card of one's own. */
+export const awaitedQuery = (choir: string) => query('listAwaited', { choir });
+/** Runs of a piece that several judge; below the piece, so that both are old together. */
+export const judgingsQuery = (choir: string, piece: string) =>
+  query('listJudgings', { choir, piece });
 
 export const voicesQuery = (choir: string) => query('showVoices', { choir });
 /** The roster: persons, so only for those who lead. */

@@ -127,6 +127,8 @@ export const mostKept = {
   pieces: 2000,
   marks: 5000,
   judgements: 20_000,
+  judgings: 2000,
+  recordings: 200_000_000,
   exercises: 2000,
   checks: 50_000,
 } as const;

@@ -67,7 +67,7 @@ export const ladderProblemSchema = z.object({
       z.string(),
       z.record(
         z.string().regex(/^\d{1,3}$/, 'A key is named by its place, from 0.'),
-        z.union([z.int().min(-60).max(60), z.literal('rest')]),
+        z.union([z.int().min(-60).max(60), z.enum(['rest', 'hold'])]),
       ),
     )
     .optional(),

@@ -18,6 +18,7 @@ export const errorStatus = {
   factor_here: 409,
   file_gone: 409,
   has_plan: 409,
+  judging_over: 409,
   last_director: 409,
   singers_left: 409,
   too_many: 409,

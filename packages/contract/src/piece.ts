@@ -94,30 +94,35 @@ export type PieceMarkBody = z.infer<typeof pieceMarkBodySchema>;
 export const pieceMarkSchema = z.object({ id: uuid, ...pieceMarkBodySchema.shape });
 export type PieceMark = z.infer<typeof pieceMarkSchema>;
 
+/** What somebody says of a run: each skill from 1 to 5 with a word about it, and what is next. */
+const judged = {
+  scores: z
+    .array(
+      z.object({
+        skill,
+        score: z.int().min(1, 'From 1 to 5.').max(5, 'From 1 to 5.'),
+        note: words(400),
+      }),
+    )
+    .max(purposes.length),
+  /** The skill that would help most next. */
+  target: skill.nullable(),
+};
+type Judged = z.infer<z.ZodObject<typeof judged>>;
+const saysSomething = ({ scores, target }: Judged): boolean => scores.length > 0 || target !== null;
+const saysOnce = ({ scores }: Judged): boolean =>
+  new Set(scores.map((one) => one.skill)).size === scores.length;
+const nothingSaid = {
+  path: ['scores'],
+  message: 'Judge at least one skill, or name the next target.',
+};
+const saidTwice = { path: ['scores'], message: 'Judge each skill once.' };
+
 /** A run of a piece as somebody judged it. */
 export const judgementBodySchema = z
-  .object({
-    judgedOn: day,
-    scores: z
-      .array(
-        z.object({
-          skill,
-          score: z.int().min(1, 'From 1 to 5.').max(5, 'From 1 to 5.'),
-          note: words(400),
-        }),
-      )
-      .max(purposes.length),
-    /** The skill that would help most next. */
-    target: skill.nullable(),
-  })
-  .refine(({ scores, target }) => scores.length > 0 || target !== null, {
-    path: ['scores'],
-    message: 'Judge at least one skill, or name the next target.',
-  })
-  .refine(({ scores }) => new Set(scores.map((one) => one.skill)).size === scores.length, {
-    path: ['scores'],
-    message: 'Judge each skill once.',
-  });
+  .object({ judgedOn: day, ...judged })
+  .refine(saysSomething, nothingSaid)
+  .refine(saysOnce, saidTwice);
 export type JudgementBody = z.infer<typeof judgementBodySchema>;
 export const judgementSchema = z.object({
   id: uuid,
@@ -125,6 +130,13 @@ export const judgementSchema = z.object({
   by: z.string(),
 });
 export type Judgement = z.infer<typeof judgementSchema>;
+
+/** A card of one of several who judge a run, and what they agree on in the end. */
+export const judgingCardSchema = z
+  .object(judged)
+  .refine(saysSomething, nothingSaid)
+  .refine(saysOnce, saidTwice);
+export type JudgingCard = z.infer<typeof judgingCardSchema>;
 
 /** A target that a piece's judgements leave open. */
 export const openTargetSchema = z.object({
@@ -149,6 +161,8 @@ export const pieceSummarySchema = z.object({
   target: openTargetSchema.nullable(),
   /** The coming evening it is on; null when there is none. */
   next: z.iso.datetime().nullable(),
+  /** Whether a run of it waits for a card of the caller's. */
+  awaited: z.boolean(),
 });
 export type PieceSummary = z.infer<typeof pieceSummarySchema>;
 

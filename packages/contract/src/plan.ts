@@ -59,8 +59,8 @@ export const tonightSchema: z.ZodType<Tonight> = z.object({
   condition: z.enum(conditions).optional(),
 });
 
-/** The octave a part sings away from the treble tonic, or that it rests. */
-const toldMove = z.union([z.int().min(-36).max(24).multipleOf(12), z.literal('rest')]);
+/** The octave a part sings away from the treble tonic, or that it rests or holds the key's note. */
+const toldMove = z.union([z.int().min(-36).max(24).multipleOf(12), z.enum(['rest', 'hold'])]);
 const toldSchema = z
   .record(z.string().min(1).max(8), z.record(z.string().regex(/^\d{1,2}$/), toldMove))
   .refine((parts) => Object.keys(parts).length <= 8, 'A choir has at most eight parts.');

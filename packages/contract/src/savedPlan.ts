@@ -1,7 +1,7 @@
 import { choirSchema } from './choir';
 import { line, uuid } from './common';
 import { partId } from './piece';
-import { planDocumentSchema } from './plan';
+import { planDocumentSchema, segmentSchema } from './plan';
 import { editFactSchema } from './planEdit';
 import { mostFacts } from './limits';
 import { z } from './zod';
@@ -74,15 +74,30 @@ export const planLinkSchema = z.object({
   part: partId.nullable(),
   /** Whether singers are asked how it was, and may send what was easy. */
   asks: z.boolean(),
+  /** How many places of the score are shown, for practising at home. */
+  bars: z.int().min(0),
   expiresAt: z.iso.datetime(),
 });
 export type PlanLink = z.infer<typeof planLinkSchema>;
+
+/** Places of the score of one link, and how much they may be in all, in signs. */
+export const mostBarsShown = 12;
+const largestBarsShown = 300_000;
 
 export const makePlanLinkSchema = z.object({
   note: z.string().trim().max(80, 'At most 80 characters.'),
   use: z.enum(linkUses).default('sheet'),
   part: partId.nullable().default(null),
   asks: z.boolean().default(false),
+  /** Hard bars as they are written, where their score may be shown: each an exercise that only its parts sing. */
+  bars: z
+    .array(segmentSchema)
+    .max(mostBarsShown, `At most ${mostBarsShown} places of the score.`)
+    .refine(
+      (bars) => JSON.stringify(bars).length <= largestBarsShown,
+      'This is too much of the score. Mark fewer bars, or shorter stretches.',
+    )
+    .default([]),
 });
 export type MakePlanLink = z.infer<typeof makePlanLinkSchema>;
 
@@ -104,7 +119,10 @@ export const linkedPlanSchema = z.object({
 export type LinkedPlan = z.infer<typeof linkedPlanSchema>;
 
 /** What singers practise from at home: the plan as it is now, without persons, for one part where its link is. */
-export const practiceSchema = linkedPlanSchema
-  .omit({ place: true })
-  .extend({ part: partId.nullable(), asks: z.boolean().default(false) });
+export const practiceSchema = linkedPlanSchema.omit({ place: true }).extend({
+  part: partId.nullable(),
+  asks: z.boolean().default(false),
+  /** Hard bars as they were written when the link was made. */
+  bars: z.array(segmentSchema).default([]),
+});
 export type Practice = z.infer<typeof practiceSchema>;

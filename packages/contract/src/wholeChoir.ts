@@ -11,8 +11,10 @@ import {
   storeTemplateSchema,
 } from './evening';
 import { exerciseSchema } from './exercise';
+import { mostCards, openJudgingSchema } from './judging';
 import {
   judgementBodySchema,
+  judgingCardSchema,
   largestScoreFile,
   mappingSchema,
   pieceMarkBodySchema,
@@ -191,6 +193,21 @@ export const wholeChoirSchema = z.object({
       }),
     )
     .max(few('judgements')),
+  judgings: z
+    .array(
+      z.object({
+        ...made,
+        piece: uuid,
+        ...openJudgingSchema.shape,
+        closed: z.boolean(),
+        agreed: judgingCardSchema.nullable(),
+      }),
+    )
+    .max(few('judgings')),
+  /** Without who handed them in. */
+  judgingCards: z
+    .array(z.object({ ...made, judging: uuid, ...judgingCardSchema.shape }))
+    .max(few('judgings') * mostCards),
   evenings: z.array(eveningRow).max(few('evenings')),
   presence: z
     .array(

@@ -38,8 +38,10 @@ test('a ladder by hand: a part told to rest stays so, and the best is found agai
   }
   expect(asked).toBeGreaterThanOrEqual(0);
   await expect(choice.getByRole('radio', { name: 'what is best' })).toBeFocused();
-  await choice.getByRole('radio', { name: 'rest' }).press('Enter');
   const byHand = grid.getByRole('gridcell', { name: /by hand/ });
+  await choice.getByRole('radio', { name: 'hold the key’s note' }).press('Enter');
+  await expect(byHand).toHaveAttribute('aria-label', /^Altos hold .* on .*; by hand/);
+  await choice.getByRole('radio', { name: 'rest' }).press('Enter');
   await expect(byHand).toHaveCount(1);
   await expect(byHand).toHaveAttribute('aria-label', /^Altos rest on .*; by hand/);
   await expectAccessible(page);
@@ -119,6 +121,22 @@ test('the ends of a ladder are pulled: its start, and how many keys', async ({ b
   const lower = await state();
   expect(start.exec(lower)![1]).not.toBe(start.exec(before)![1]);
   await expect(page.getByRole('button', { name: /take the best/ })).toBeVisible();
+  await page.getByRole('button', { name: 'undo' }).click();
+  await expect.poll(state).toBe(before);
+
+  // A ladder of more keys than there is room for ends at the edge of the strip, not over the words beside it.
+  await count.fill('24');
+  await count.press('Enter');
+  await expect(page.getByText('24 keys, down by semitone')).toBeVisible();
+  const strip = (await page.getByRole('grid', { name: /^Room of each part/ }).boundingBox())!;
+  const line = (await page.locator('[data-hold="start"]').boundingBox())!;
+  for (const x of [strip.x - 30, strip.x + strip.width + 30]) {
+    const hit = await page.evaluate(
+      ([at, y]) => document.elementFromPoint(at!, y!)?.closest('svg')?.getAttribute('height'),
+      [x, line.y + line.height / 2],
+    );
+    expect(hit).not.toBe('18');
+  }
   await page.getByRole('button', { name: 'undo' }).click();
   await expect.poll(state).toBe(before);
   await saved(page);

@@ -95,3 +95,61 @@ test('an exercise is dragged from the shelf to exactly where it shall stand', as
   await saved(page);
   expectNoComplaints(person.context);
 });
+
+test('a finger scrolls the shelf, and takes along what it rests on', async ({ browser }) => {
+  const person = await newPerson(browser, {
+    viewport: { width: 1024, height: 768 },
+    hasTouch: true,
+  });
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  await segment(page, 'Pulley').tap();
+  await expect(page.getByRole('heading', { name: 'Pulley' })).toBeVisible();
+  await page.getByRole('button', { name: 'Add an exercise' }).tap();
+  const shelf = page.getByRole('region', { name: 'Shelf' });
+  const row = shelf.getByRole('button', { name: /^Add Tin and tackle/ });
+  await row.scrollIntoViewIfNeeded();
+  const cdp = await person.context.newCDPSession(page);
+  const touch = (type: 'touchStart' | 'touchMove' | 'touchEnd', x = 0, y = 0) =>
+    cdp.send('Input.dispatchTouchEvent', {
+      type,
+      touchPoints: type === 'touchEnd' ? [] : [{ x, y }],
+    });
+  const pull = async (from: { x: number; y: number }, to: { x: number; y: number }) => {
+    for (let i = 1; i <= 10; i += 1) {
+      const share = i / 10;
+      await touch('touchMove', from.x + (to.x - from.x) * share, from.y + (to.y - from.y) * share);
+    }
+  };
+  const inRow = async () => {
+    const { x, y } = (await row.boundingBox())!;
+    return { x: x + 40, y: y + 12 };
+  };
+  const scrolled = () => page.evaluate(() => window.scrollY);
+  const before = await scrolled();
+  const first = await inRow();
+  await touch('touchStart', first.x, first.y);
+  await pull(first, { x: first.x, y: first.y - 120 });
+  await touch('touchEnd');
+  await expect.poll(scrolled).not.toBe(before);
+  expect(await segmentNames(page)).toHaveLength(3);
+
+  await row.scrollIntoViewIfNeeded();
+  const rest = await inRow();
+  await touch('touchStart', rest.x, rest.y);
+  // How long a finger rests is what is tried here, so the page's own clock is waited for.
+  const since = await page.evaluate(() => performance.now());
+  await page.waitForFunction((from) => performance.now() - from > 400, since);
+  await pull(rest, { x: rest.x, y: rest.y - 20 });
+  const behind = (await segment(page, 'Coat off').boundingBox())!;
+  await pull({ x: rest.x, y: rest.y - 20 }, { x: behind.x + behind.width - 4, y: behind.y + 20 });
+  await expect(page.locator('[data-gap="1"]')).toBeVisible();
+  await touch('touchEnd');
+  await expect
+    .poll(() => segmentNames(page))
+    .toEqual(['Coat off', 'Tin and tackle', 'Narrow hum', 'Pulley']);
+  await saved(page);
+  expectNoComplaints(person.context);
+});

@@ -1,5 +1,5 @@
 import { readFileSync } from 'node:fs';
-import type { Plan } from '@wide-fern/contract';
+import type { EveningSummary, Plan, Session } from '@wide-fern/contract';
 import { frequency, practising, programme, type Programme } from '@wide-fern/core';
 import { evaluate, listeningOf } from '@wide-fern/plan';
 import { readWav, type Recording } from '@wide-fern/sound';
@@ -205,4 +205,48 @@ test('what singers say at home comes back: of an exercise without a name, of a v
   const [stored] = await singersOf(person);
   expect(stored).toMatchObject({ name: 'Ash Tarn', comfort: [57, 74] });
   expectNoComplaints(person.context);
+});
+
+test('hard bars at home: as they are written, only where it is said that their score may be shown', async ({
+  browser,
+}) => {
+  const context = await newContext(browser);
+  const entered = await context.request.post('/api/session/demo');
+  const { choirs } = (await entered.json()) as Session;
+  const listed = await context.request.get(`/api/choirs/${choirs[0]!.id}/evenings`);
+  const { items } = (await listed.json()) as { items: EveningSummary[] };
+  const [coming] = items
+    .filter(({ startsAt }) => Date.parse(startsAt) > Date.now())
+    .sort((a, b) => a.startsAt.localeCompare(b.startsAt));
+  const page = await context.newPage();
+  await page.goto(`/evenings/${coming!.id}/sheet/warm-up`);
+  await page.getByRole('button', { name: 'a link for others' }).click();
+  const links = page.getByRole('region', { name: 'Links for others' });
+  await links.getByRole('radio', { name: 'to practise at home' }).click();
+  await links.getByRole('button', { name: 'Make a link' }).click();
+  const link = links.getByText(/\/practice#/);
+  const without = (await link.textContent())!;
+  await links.getByRole('checkbox', { name: /show the marked bars/ }).check();
+  await expect(links.getByText(/^Lanterns over Slate, bars \d/)).toBeVisible();
+  await expectAccessible(page);
+  await links.getByRole('button', { name: 'Make a link' }).click();
+  await expect(links.getByRole('listitem').last()).toContainText(/shows \w+ places of the score/);
+  await expect(link).not.toHaveText(without);
+  const address = (await link.textContent())!;
+
+  const singer = await newContext(browser, { viewport: { width: 360, height: 780 } });
+  const phone = await singer.newPage();
+  await phone.goto(address);
+  await phone.getByRole('radio', { name: 'altos' }).click();
+  const hard = phone.getByRole('region', { name: 'Hard bars, as they are written' });
+  const first = hard.getByRole('listitem').first();
+  await expect(first.getByRole('img', { name: /Altos: [A-G]/ })).toBeVisible();
+  await expect(first.getByRole('button', { name: 'Hear it' })).toBeVisible();
+  await expectAccessible(phone);
+  expect(await phone.evaluate(() => document.documentElement.scrollWidth)).toBe(360);
+  await phone.goto('about:blank');
+  await phone.goto(without);
+  await expect(phone.getByRole('radio', { name: 'altos' })).toBeVisible();
+  await expect(phone.getByRole('heading', { name: /Hard bars/ })).toHaveCount(0);
+  expectNoComplaints(context);
 });

@@ -3,11 +3,13 @@ import { runSchema, runSummarySchema, z, type Evening, type Run } from '@wide-fe
 import type { LedSegment } from '@wide-fern/core';
 import { planAddress, type Person } from './person';
 
-/** The one run of an evening as the server has it. */
+/** The one run of an evening as the server has it, once it is there: a page sends after it has drawn. */
 export async function storedRun(person: Person, evening: Evening): Promise<Run> {
   const address = `${planAddress(person, evening)}/runs`;
-  const runs = z.array(runSummarySchema).parse(await (await person.request.get(address)).json());
-  expect(runs).toHaveLength(1);
+  const list = async () =>
+    z.array(runSummarySchema).parse(await (await person.request.get(address)).json());
+  await expect.poll(list).toHaveLength(1);
+  const runs = await list();
   return runSchema.parse(await (await person.request.get(`${address}/${runs[0]!.id}`)).json());
 }
 

@@ -34,6 +34,10 @@ test('sheets for three readers, on the screen and as PDF', async ({ browser }) =
   await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
   const sheet = page.getByRole('main');
   await expect(sheet.getByRole('img').first()).toBeVisible();
+  // Paper is white in the dark too, and its notes are black.
+  await page.emulateMedia({ colorScheme: 'dark' });
+  await expect(sheet.getByRole('img').first()).toHaveCSS('color', 'rgb(0, 0, 0)');
+  await page.emulateMedia({ colorScheme: 'light' });
   const pdf = async () => {
     const download = page.waitForEvent('download');
     await page.getByRole('button', { name: 'PDF', exact: true }).click();

@@ -3,7 +3,7 @@ import { computeSegment } from '@wide-fern/core';
 import { choose } from './edit/edits';
 import { performAll } from './edit/perform';
 import { evaluate } from './evaluate';
-import { candidate } from './remembered';
+import { candidate, computed } from './remembered';
 import { documentOf, tonight } from './testing/plans';
 
 describe('an evaluated plan', () => {
@@ -31,6 +31,33 @@ describe('an evaluated plan', () => {
     expect(evaluate(lower, 900).segments[3]!.computed.keys).not.toEqual(
       evaluate(document, 900).segments[3]!.computed.keys,
     );
+  });
+});
+
+describe('a segment that was computed lately', () => {
+  const [segment] = documentOf('slate-steps').segments;
+  const way = (repetitions: number, id = segment!.id) => ({
+    ...segment!,
+    id,
+    choices: { ...segment!.choices, repetitions },
+  });
+  it('is not computed again when it is done in the same way, whichever object it is', () => {
+    const first = computed(way(5), tonight);
+    expect(computed(way(5), tonight)).toBe(first);
+    // What was pulled further comes back as it was.
+    expect(computed(way(6), tonight).keys).not.toBe(first.keys);
+    expect(computed(way(5), tonight)).toBe(first);
+    const other = computed(way(5, 'other'), tonight);
+    expect(other).toEqual({ ...first, id: 'other' });
+    expect(other.keys).toBe(first.keys);
+    // For another evening it is.
+    expect(computed(way(5), structuredClone(tonight)).keys).not.toBe(first.keys);
+  });
+  it('is what computing it gives, however many ways are tried', () => {
+    for (const repetitions of [...Array(16).keys(), ...Array(16).keys()]) {
+      const one = way(repetitions + 1);
+      expect(computed(one, tonight)).toEqual(computeSegment(one, tonight));
+    }
   });
 });
 

@@ -1,5 +1,26 @@
 import type { Exercise, Segment } from '@wide-fern/contract';
 import { type Tonight, computeSegment, type ComputedSegment } from '@wide-fern/core';
+
+/** So many ways of an exercise are remembered by what they are: what is weighed, then done, and pulled to and fro. */
+const mostWays = 12;
+const ways = new WeakMap<Tonight, WeakMap<Exercise, Map<string, ComputedSegment>>>();
+
+/** A segment as it was computed lately in the same way, whichever object it was. */
+function computedLately(segment: Segment, tonight: Tonight): ComputedSegment {
+  const { id, exercise, choices } = segment;
+  const ofEvening = ways.get(tonight) ?? new WeakMap<Exercise, Map<string, ComputedSegment>>();
+  ways.set(tonight, ofEvening);
+  const known = ofEvening.get(exercise) ?? new Map<string, ComputedSegment>();
+  ofEvening.set(exercise, known);
+  const way = JSON.stringify(choices);
+  const found = known.get(way);
+  if (found) return found.id === id ? found : { ...found, id };
+  if (known.size >= mostWays) known.delete(known.keys().next().value!);
+  const made = computeSegment(segment, tonight);
+  known.set(way, made);
+  return made;
+}
+
 /**
  * Segments as they were computed for an evening. An edit keeps every segment it does not change, and
  * what keys rest on, as the very same objects: so only what changed is computed anew.
@@ -10,7 +31,7 @@ const segments = new WeakMap<Tonight, WeakMap<Segment, ComputedSegment>>();
 export function computed(segment: Segment, tonight: Tonight): ComputedSegment {
   let known = segments.get(tonight);
   if (!known) segments.set(tonight, (known = new WeakMap()));
-  const found = known.get(segment) ?? computeSegment(segment, tonight);
+  const found = known.get(segment) ?? computedLately(segment, tonight);
   known.set(segment, found);
   return found;
 }

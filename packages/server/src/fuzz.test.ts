@@ -206,6 +206,7 @@ describe('whatever is sent', () => {
       singer: [ash!.id],
       piece: [idOf(piece)],
       template: [idOf(kept)],
+      judging: [randomUUID()],
       item: ['warm-up', 'warm-up', 'cool-down', 'toString', '%00'],
       exercise: ['pulley', 'coat-off', '__proto__', 'a%00'],
     };
@@ -233,6 +234,7 @@ describe('whatever is sent', () => {
         scores: [{ skill: 'legato', score: 3, note: 'better' }],
         target: 'legato',
       },
+      openJudging: { judgedOn: '2026-12-01', skills: ['legato'], group: 'few', tried: '' },
       storeExercises: { exercises: [{ ...exercises[3]!, id: 'ours', name: 'Ours' }] },
       markExercise: { favourite: true, hidden: false, note: 'a word' },
       saveParts: { parts: mixedChoir, moves: {} },

@@ -1,10 +1,11 @@
+import { randomUUID } from 'node:crypto';
 import { exercises } from '@wide-fern/catalogue';
 import { mostKept, type Piece, type Singer, type Template } from '@wide-fern/contract';
 import type { Express } from 'express';
 import type supertest from 'supertest';
 import { EveningTemplate } from './db/entities/evening';
 import { Choir } from './db/entities/choir';
-import { PieceJudgement, PieceMark } from './db/entities/pieces';
+import { PieceJudgement, PieceJudging, PieceMark } from './db/entities/pieces';
 import { testDatabase } from './testing/database';
 import {
   addEvening,
@@ -73,6 +74,41 @@ describe('what is thrown away while somebody works on it', () => {
       person.agent.post(`${at}/pieces/${id}/judgements`).send({ ...judgement, scores });
     expectNoTrouble(await race(newPiece, act, endPiece));
     expect(await database.orm.em.fork().count(PieceJudgement)).toBe(0);
+  }, 60_000);
+
+  it('a run to judge together: opened, judged, settled, recorded', async () => {
+    const skills = ['legato'];
+    const card = { scores: [{ skill: 'legato', score: 3, note: '' }], target: null };
+    const make = async () => {
+      const judging = `${at}/pieces/${(await newPiece()).id}/judgings/${randomUUID()}`;
+      const run = { judgedOn: '2026-12-01', skills, group: '', tried: '' };
+      await person.agent.put(judging).send(run).expect(200);
+      await person.agent.put(`${judging}/card`).send(card).expect(200);
+      return judging;
+    };
+    const endAll = (judging: string) => person.agent.delete(judging.split('/judgings')[0]!);
+    const settle = (judging: string) =>
+      person.agent.put(`${judging}/agreed`).send({ agreed: card });
+    const record = (judging: string) =>
+      person.agent
+        .put(`${judging}/recording`)
+        .type('application/octet-stream')
+        .send(Buffer.from('OggS'));
+    for (const act of [
+      (judging: string) => person.agent.put(`${judging}/card`).send(card),
+      settle,
+      record,
+    ]) {
+      expectNoTrouble(await race(make, act, endAll));
+      expectNoTrouble(await race(make, act, (judging) => person.agent.delete(judging)));
+    }
+    // Two who settle at once: one is told that it is agreed on.
+    const judging = await make();
+    const both = await Promise.all([settle(judging), settle(judging)]);
+    expect(both.map(({ status }) => status).sort()).toEqual([200, 409]);
+    const em = database.orm.em.fork();
+    expect(await em.count(PieceJudging)).toBeGreaterThan(0);
+    expect(await em.count(PieceJudgement, { id: judging.split('/').at(-1)! })).toBe(1);
   }, 60_000);
 
   it('a mark that is changed', async () => {

@@ -75,6 +75,10 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'listPieces',
     'showPiece',
     'showScoreFile',
+    'listAwaited',
+    'listJudgings',
+    'handInCard',
+    'showRecording',
     'showVoices',
     'followEvents',
   ],
@@ -113,6 +117,11 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'removeMark',
     'addJudgement',
     'removeJudgement',
+    'openJudging',
+    'removeJudging',
+    'settleJudging',
+    'keepRecording',
+    'removeRecording',
     'listSingers',
     'storeSingers',
     'keepChecks',
@@ -177,7 +186,7 @@ describe('every endpoint', () => {
       .replace(':exercise', 'narrow-hum')
       .replace(':version', '1')
       .replace(
-        /:(member|singer|check|piece|mark|judgement|template|invitation|browser|link|run|answer)\b/g,
+        /:(member|singer|check|piece|mark|judgement|judging|template|invitation|browser|link|run|answer)\b/g,
         () => randomUUID(),
       )}`;
   /** Calls with a body that is none of those wanted: who may not call is told so all the same. */

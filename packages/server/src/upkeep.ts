@@ -14,6 +14,7 @@ const over = [
   `delete from member where removed_at < now() - interval '30 days'`,
   `delete from own_exercise where removed_at < now() - interval '90 days'`,
   `delete from singer_answer where sent_at < now() - interval '60 days'`,
+  'delete from piece_recording where expires_at < now()',
   `delete from audit_record where at < now() - interval '1 year'`,
 ];
 

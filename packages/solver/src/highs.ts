@@ -4,6 +4,8 @@ import loadHighs, { type Highs, type Model } from 'highs';
 /** Where the machine code of the solver lies, where it cannot find it by itself. */
 export interface HighsFiles {
   readonly wasm?: string | undefined;
+  /** Whether it is loaded at once, not when it is first asked. */
+  readonly loadsAtOnce?: boolean | undefined;
 }
 
 /** Rows as the solver takes them: one after the other, by their entries. */
@@ -100,14 +102,22 @@ const withoutColumns = ({ rows }: Mip): Solved =>
 
 /**
  * A solver in this very thread, which waits while it works: for threads of their own. Its machine code is
- * loaded when it is first asked.
+ * loaded when it is first asked, or at once where that is said.
  */
-export function highsSolver({ wasm }: HighsFiles = {}): Solver {
+export function highsSolver({ wasm, loadsAtOnce = false }: HighsFiles = {}): Solver {
   let loading: Promise<Highs> | undefined;
+  const load = () => {
+    const mine = (loading ??= loadHighs(wasm === undefined ? {} : { locateFile: () => wasm }));
+    // What could not be fetched is fetched anew the next time.
+    mine.catch(() => {
+      if (loading === mine) loading = undefined;
+    });
+    return mine;
+  };
+  if (loadsAtOnce) void load();
   return async (mip, options) => {
     if (mip.columns.length === 0) return withoutColumns(mip);
-    loading ??= loadHighs(wasm === undefined ? {} : { locateFile: () => wasm });
-    const highs = await loading;
+    const highs = await load();
     const { infinity } = highs;
     const bounded = (value: number) =>
       value === Infinity ? infinity : value === -Infinity ? -infinity : value;

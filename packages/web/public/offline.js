@@ -84,6 +84,8 @@ self.addEventListener('fetch', (event) => {
     url.pathname.startsWith('/api/') &&
     // A screen that follows by a code keeps nothing: it is anybody's.
     !url.pathname.startsWith('/api/followed/') &&
+    // A recording is to be gone when its time is over.
+    !url.pathname.endsWith('/recording') &&
     !/event-stream/.test(request.headers.get('Accept'))
   ) {
     event.respondWith(fresh(request, request.url, answers, mostAnswers));

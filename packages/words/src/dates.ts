@@ -13,8 +13,18 @@ export function clockInWords(time: string, kind: ClockKind): string {
 export const clockDrawn = (time: string, kind: ClockKind): string =>
   clockInWords(time, kind).replace(/ [ap]m$/, '');
 
+/** Made once for each kind of words and zone: that takes longer than to use it. */
+const formats = new Map<string, Intl.DateTimeFormat>();
+
+function formatFor(options: Intl.DateTimeFormatOptions): Intl.DateTimeFormat {
+  const key = JSON.stringify(options);
+  const known = formats.get(key) ?? new Intl.DateTimeFormat('en-GB', options);
+  formats.set(key, known);
+  return known;
+}
+
 const format = (moment: Moment, options: Intl.DateTimeFormatOptions): string =>
-  new Intl.DateTimeFormat('en-GB', options).format(new Date(moment)).replace(',', '');
+  formatFor(options).format(new Date(moment)).replace(',', '');
 
 const dayAndMonth = { day: 'numeric', month: 'short' } as const;
 const day = { weekday: 'short', ...dayAndMonth } as const;

@@ -1,5 +1,6 @@
 import type { ErrorCode, KeptKind } from '@wide-fern/contract';
 import { counted, countInWords, formFor } from './counting';
+import { recordingTooLarge } from './judging';
 import { fullInWords } from './room';
 
 const things = {
@@ -16,9 +17,11 @@ const things = {
   item: 'This part of the evening',
   link: 'What this link was for',
   judgement: 'This judgement',
+  judging: 'This run to judge together',
   mark: 'This mark',
   member: 'This member',
   piece: 'This piece',
+  recording: 'This recording',
   practice: 'What this page was for',
   run: 'What happened in this warm-up',
   score: 'This score',
@@ -32,7 +35,15 @@ export type Thing = keyof typeof things;
 /** What a limit is about: how much there may be, and how much is here. */
 export interface LimitReached {
   readonly of:
-    KeptKind | 'answers' | 'invitations' | 'courses' | 'links' | 'screens' | 'runs' | 'events';
+    | KeptKind
+    | 'answers'
+    | 'cards'
+    | 'invitations'
+    | 'courses'
+    | 'links'
+    | 'screens'
+    | 'runs'
+    | 'events';
   readonly most: number;
   readonly here: number;
 }
@@ -44,6 +55,7 @@ function tooMany({ of, most, here }: LimitReached): string {
   if (of === 'answers') {
     return 'So much was sent already that nothing more is kept. Tell whoever leads your choir.';
   }
+  if (of === 'cards') return `At most ${most} people judge one run.`;
   if (of === 'courses') return `At most ${most} courses are kept. Throw some away first.`;
   if (of === 'runs')
     return `At most ${most} times that one warm-up was led are kept; this is more.`;
@@ -61,6 +73,9 @@ export type Invalid =
   | { readonly what: 'piece-gone' }
   | { readonly what: 'guessable'; readonly long: boolean }
   | { readonly what: 'choir-name' }
+  | { readonly what: 'recording' }
+  | { readonly what: 'skill-not-asked'; readonly skill: string }
+  | { readonly what: 'no-card' }
   | { readonly what: 'part'; readonly part: string };
 
 function invalid(found: Invalid): string {
@@ -81,6 +96,12 @@ function invalid(found: Invalid): string {
       return 'Type the choir’s name as it stands above.';
     case 'piece-gone':
       return 'A piece on this evening is not here any more. Choose another one for it.';
+    case 'recording':
+      return 'This is no recording. Choose a sound file: WAV, MP3, M4A, OGG, FLAC or WebM.';
+    case 'skill-not-asked':
+      return `“${found.skill}” does not stand on this card.`;
+    case 'no-card':
+      return 'Nobody has handed in a card yet.';
     case 'part':
       return `“${found.part}” is no part of this choir.`;
   }
@@ -119,16 +140,19 @@ export const problemWords = {
     'The file of this score is not kept any more. Read it in once more; what you chose is still here.',
   has_plan: (title: string | undefined) =>
     `“${title ?? 'a warm-up'}” has a plan. Leave it in the evening, or take its segments out first.`,
+  judging_over: () => 'No more cards are taken for this run: look at what was agreed on.',
   last_director: () => 'A choir needs a director. Make someone else director first.',
   singers_left: (count: number, { one, many }: { readonly one: string; readonly many: string }) =>
     `Say where the ${countInWords(count)} ${formFor(count, one, many)} ${formFor(count, 'sings', 'sing')} from now on.`,
   too_many: tooMany,
-  too_large: (what: 'body' | 'score' | 'choir') =>
+  too_large: (what: 'body' | 'score' | 'choir' | 'recording') =>
     what === 'body'
       ? 'This is too much at once; send less.'
       : what === 'choir'
         ? 'A choir’s file up to 200 MB is read.'
-        : 'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
+        : what === 'recording'
+          ? recordingTooLarge
+          : 'Scores up to 20 MB are kept. Save it as compressed MusicXML.',
   unreadable_score: () =>
     'This score could not be read again. Read it in once more; what you chose is still here.',
   too_many_attempts: (minutes: number) =>

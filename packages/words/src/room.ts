@@ -1,7 +1,12 @@
 import type { KeptKind, Room } from '@wide-fern/contract';
 import { formFor } from './counting';
 
-const keptWords: Readonly<Record<Exclude<KeptKind, 'files'>, readonly [string, string]>> = {
+/** What is counted in bytes. */
+const bytesWords = { files: 'scores', recordings: 'recordings' } as const;
+type BytesKind = keyof typeof bytesWords;
+const inBytes = (of: KeptKind): of is BytesKind => of in bytesWords;
+
+const keptWords: Readonly<Record<Exclude<KeptKind, BytesKind>, readonly [string, string]>> = {
   singers: ['singer', 'singers'],
   evenings: ['evening', 'evenings'],
   templates: ['evening to begin from', 'evenings to begin from'],
@@ -9,23 +14,24 @@ const keptWords: Readonly<Record<Exclude<KeptKind, 'files'>, readonly [string, s
   pieces: ['piece', 'pieces'],
   marks: ['mark in pieces', 'marks in pieces'],
   judgements: ['judgement', 'judgements'],
+  judgings: ['run judged together', 'runs judged together'],
   exercises: ['exercise of its own', 'exercises of its own'],
   checks: ['range check', 'range checks'],
 };
 
 const figure = (of: KeptKind, count: number): string =>
-  of === 'files' ? `${Math.round(count / 1_000_000)} MB` : count.toLocaleString('en-GB');
+  inBytes(of) ? `${Math.round(count / 1_000_000)} MB` : count.toLocaleString('en-GB');
 
 /** «500 MB of scores», «1,950 pieces»: how much of something a choir keeps. */
 function keptInWords(of: KeptKind, count: number): string {
-  if (of === 'files') return `${figure(of, count)} of scores`;
+  if (inBytes(of)) return `${figure(of, count)} of ${bytesWords[of]}`;
   return `${figure(of, count)} ${formFor(count, ...keptWords[of])}`;
 }
 
 /** That a choir keeps as much of something as it may, and what to do. */
 export function fullInWords({ of, here, most }: Room[number]): string {
   const first = of === 'singers' ? 'Take somebody off the roster first' : 'Throw some away first';
-  const verb = of === 'files' ? 'are' : formFor(here, 'is', 'are');
+  const verb = inBytes(of) ? 'are' : formFor(here, 'is', 'are');
   return `A choir keeps at most ${keptInWords(of, most)}; ${figure(of, here)} ${verb} here. ${first}.`;
 }
 

@@ -1,4 +1,5 @@
 import {
+  agreements,
   performanceOrder,
   guessParts,
   mixedChoir,
@@ -7,12 +8,14 @@ import {
   partsOfScore,
   readingOfScore,
   sectionComfort,
+  sharedTarget,
 } from '@wide-fern/core';
 import { exercises } from '..';
 import {
   demoChoir,
   demoEvenings,
   demoJudgements,
+  demoJudgings,
   demoMarks,
   demoPieces,
   demoScores,
@@ -152,5 +155,25 @@ describe('the pieces of the demo', () => {
     expect(openTarget(judged)).toMatchObject({ skill: 'long outflow', score: 2 });
     // A week without an evening has no judgement either.
     for (const one of Object.values(demoJudgements).flat()) expect(one.weeksAgo).not.toBe(4);
+    for (const one of Object.values(demoJudgings).flat()) expect(one.weeksAgo).not.toBe(4);
+  });
+  it('agrees on what its judges’ cards say in the middle, and on the target that most of them name', () => {
+    const trial = demoJudgings.lanterns;
+    expect(trial.map(({ group }) => group)).toEqual(['two of each part', 'two of each part']);
+    for (const { skills, cards, agreed } of trial) {
+      const judged = cards.flatMap((card, i) =>
+        card
+          ? {
+              judge: String(i),
+              scores: card.scores.map((score, n) => ({ skill: skills[n]!, score })),
+              target: card.target ?? null,
+            }
+          : [],
+      );
+      expect(agreements(judged, skills).map(({ middle }) => middle)).toEqual(agreed!.scores);
+      if (agreed!.target) expect(sharedTarget(judged)?.skill).toBe(agreed!.target);
+    }
+    // One run waits for the director's card.
+    expect(demoJudgings.heron).toMatchObject([{ cards: [undefined, {}, {}] }]);
   });
 });

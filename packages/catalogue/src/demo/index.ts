@@ -3,6 +3,7 @@ import { mixedChoir } from '@wide-fern/core';
 export * from './checks';
 export * from './course';
 export * from './evenings';
+export * from './judgings';
 export * from './scores';
 export * from './singers';
 export * from './story';

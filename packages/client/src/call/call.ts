@@ -142,7 +142,7 @@ export async function call<N extends EndpointName>(name: N, asked: Asked<N>): Pr
 }
 
 /** Fetches a file. */
-export async function callFile<N extends 'showScoreFile' | 'giveOutChoir'>(
+export async function callFile<N extends 'showScoreFile' | 'showRecording' | 'giveOutChoir'>(
   name: N,
   asked: Asked<N>,
 ): Promise<Uint8Array<ArrayBuffer>> {

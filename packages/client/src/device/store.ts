@@ -117,7 +117,7 @@ export function keptOnDevice<T>(kind: string, read: (stored: unknown) => T | und
 }
 
 /** What holds names of persons: whoever signs out leaves none behind. */
-const personal = ['list'];
+const personal = ['list', 'easy'];
 
 /** Forgets what is kept on this device of persons. */
 export function forgetPersonal(): void {

@@ -57,6 +57,16 @@ describe('after a change elsewhere', () => {
     expect(isStale(plan, 'presence', { evening })).toBe(false);
   });
 
+  it('a card that came in changes its piece, and whose cards are awaited', () => {
+    const judgings = keyOf('listJudgings', { choir, piece: other });
+    const awaited = keyOf('listAwaited', { choir });
+    expect([judgings, awaited].map((key) => isStale(key, 'piece', { piece: other }))).toEqual([
+      ...[true, true],
+    ]);
+    expect(isStale(judgings, 'piece', { piece: evening })).toBe(false);
+    expect(isStale(awaited, 'run', { evening, item })).toBe(false);
+  });
+
   it('what rests on singers is fetched again with them', () => {
     for (const name of ['showVoices', 'listSingers', 'listEvenings'] as const) {
       expect(isStale(keyOf(name, { choir }), 'singers')).toBe(true);

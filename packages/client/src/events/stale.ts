@@ -85,6 +85,7 @@ export function staleAfter(choir: string, event: ChoirEvent): readonly Stale[] {
     case 'piece':
       return [
         pieces,
+        { queryKey: keyOf('listAwaited', { choir }) },
         room,
         ...(piece === undefined ? [] : [{ queryKey: keyOf('showPiece', { choir, piece }) }]),
         evenings,

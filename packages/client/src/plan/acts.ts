@@ -1,5 +1,5 @@
 import type { Choices, EditFact, Exercise, PlanEdit, Segment } from '@wide-fern/contract';
-import { computeSegment, type MidiNote, type Move, type Seconds } from '@wide-fern/core';
+import { computeSegment, type MidiNote, type Seconds, type ToldMove } from '@wide-fern/core';
 import {
   addExercise,
   choose,
@@ -35,7 +35,7 @@ export interface PlanActs {
   readonly startBy: (semitones: number) => void;
   readonly keysBy: (count: number) => void;
   /** Tells a part of the chosen segment what to do in a key, by its place; null lets the best be found. */
-  readonly tellPart: (part: string, place: number, move: Move | null) => void;
+  readonly tellPart: (part: string, place: number, move: ToldMove | null) => void;
   /** Lets the best be found for every key of a part, or with null of all. */
   readonly untell: (part: string | null) => void;
   readonly takeOut: () => void;

@@ -74,6 +74,22 @@ describe('segments that go into a plan that is not open', () => {
     expect(idsIn(held)).toEqual(['coat-off', 'long-s', 'pulley', 'coat-off']);
     expect(held.saves).toHaveLength(1);
   });
+  it('are not there twice where it got through and only the answer was lost', async () => {
+    const held = server(planOf(documentOf('coat-off')));
+    const { segments } = documentOf('pulley', 'long-s');
+    const idFor = ({ id }: { id: string }) => `there-${id}`;
+    const through = globalThis.fetch;
+    globalThis.fetch = async (input, init) => {
+      const got = await through(input, init);
+      if (init?.method === 'PUT') throw new TypeError('The connection was lost.');
+      return got;
+    };
+    await expect(bringIntoPlan(place, segments, tonight, idFor)).rejects.toThrow();
+    globalThis.fetch = through;
+    expect(await bringIntoPlan(place, segments, tonight, idFor)).toBe('put');
+    expect(idsIn(held)).toEqual(['coat-off', 'pulley', 'long-s']);
+    expect(held.saves).toHaveLength(1);
+  });
   it('stay where they are where not all find room', async () => {
     const [one] = documentOf('coat-off').segments;
     const segments = Array.from({ length: mostSegments }, (_, i) => ({ ...one!, id: `f${i}` }));

@@ -23,6 +23,8 @@ async function changePlan(
     const before = plan?.document ?? emptyDocument(tonight);
     const edit = make(before);
     if (!edit) return 'full';
+    // It got through before, and only its answer was lost.
+    if (edit.kind === 'together' && edit.edits.length === 0) return 'put';
     const document = perform(before, edit)?.document ?? before;
     const edits = factsOf(edit, before, document);
     try {
@@ -48,9 +50,13 @@ export const putIntoPlan = (
     isFull(before) ? undefined : addExercise(before, exercise, newId()),
   );
 
-/** Puts segments, as they are planned, at the end of a plan that is not open here; all of them or none. */
+/**
+ * Puts segments, as they are planned, at the end of a plan that is not open here; all of them or none.
+ * @param idFor the id that a segment has there: tried again with the same, it is not there twice
+ */
 export const bringIntoPlan = (
   place: PlanPlace,
   segments: readonly Segment[],
   tonight: Tonight,
-): Promise<PutInto> => changePlan(place, tonight, (before) => bringIn(before, segments, newId));
+  idFor: (segment: Segment) => string = newId,
+): Promise<PutInto> => changePlan(place, tonight, (before) => bringIn(before, segments, idFor));

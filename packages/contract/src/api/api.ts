@@ -5,6 +5,7 @@ import type { Described } from './described';
 import { evenings } from './evenings';
 import { exercises } from './exercises';
 import type { EndpointName } from './paths';
+import { judgings } from './judgings';
 import { pieces } from './pieces';
 import { voices } from './voices';
 
@@ -14,6 +15,7 @@ export const api = {
   ...choirs,
   ...evenings,
   ...exercises,
+  ...judgings,
   ...pieces,
   ...voices,
   followEvents: {
@@ -32,7 +34,7 @@ type Schema<N extends EndpointName, K extends 'query' | 'body' | 'reply'> = Api[
   : undefined;
 
 /** What an endpoint takes as its body; undefined where it takes none, bytes where it takes a file. */
-export type BodyOf<N extends EndpointName> = Api[N] extends { readonly file: number }
+export type BodyOf<N extends EndpointName> = Api[N] extends { readonly file: object }
   ? Uint8Array
   : Schema<N, 'body'> extends z.ZodType
     ? z.infer<Schema<N, 'body'>>

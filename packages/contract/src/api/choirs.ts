@@ -62,7 +62,7 @@ export const choirs = {
   giveOutChoir: { access: 'director', reply: 'file', errors: [] },
   bringChoirIn: {
     access: 'signed-in',
-    file: largestChoirFile,
+    file: { most: largestChoirFile, what: 'choir' },
     reply: z.object({ choir: uuid }),
     makes: true,
     limited: 'calls',

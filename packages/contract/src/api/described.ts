@@ -12,8 +12,8 @@ export interface Described {
   /** What stands behind the question mark. */
   readonly query?: z.ZodObject;
   readonly body?: z.ZodType;
-  /** The body is a file of at most so many bytes. */
-  readonly file?: number;
+  /** The body is a file of at most so many bytes, and what it is. */
+  readonly file?: { readonly most: number; readonly what: 'score' | 'choir' | 'recording' };
   /** What is answered; nothing (204) when it is not said, a file, or a stream of events. */
   readonly reply?: z.ZodType | 'file' | 'events';
   /** Answered with 201: something new came to be. */

@@ -32,7 +32,7 @@ export const pieces = {
   keepScoreFile: {
     access: 'deputy',
     query: z.object({ name: z.string().max(400).optional() }),
-    file: largestScoreFile,
+    file: { most: largestScoreFile, what: 'score' },
     reply: keptFileSchema,
     makes: true,
     limited: 'calls',

@@ -160,8 +160,15 @@ export function partLines(music: Music, soundings: readonly Sounding[]): PartLin
   return soundings.map((sounding, place) => {
     if (sounding.does !== 'sing') return { part: sounding.part, events: silence(length) };
     const role = partAction(music, place, soundings.length);
+    const sings = (): LineEvent[] =>
+      role?.kind === 'sings'
+        ? onTonic(role.notes, sounding.tonic)
+        : commonLine(music, sounding.tonic, place, soundings.length);
     let events: LineEvent[];
-    if (role?.kind === 'holds') {
+    if (sounding.told === 'hold') {
+      const { syllable } = sings().find(({ midi }) => midi !== null) ?? {};
+      events = [{ midi: sounding.tonic, beats: length, ...(syllable ? { syllable } : {}) }];
+    } else if (role?.kind === 'holds') {
       const { syllable, over } = music as Extract<Music, { kind: 'drone' }>;
       const text = over.kind === 'text' && (music as { holders?: string }).holders === 'all';
       events = [
@@ -171,8 +178,7 @@ export function partLines(music: Music, soundings: readonly Sounding[]): PartLin
           syllable: text ? over.lines.join(' ') : syllable,
         },
       ];
-    } else if (role?.kind === 'sings') events = onTonic(role.notes, sounding.tonic);
-    else events = commonLine(music, sounding.tonic, place, soundings.length);
+    } else events = sings();
     return {
       part: sounding.part,
       events: [...events, ...silence(length - beatsOfEvents(events))],

@@ -16,6 +16,8 @@ export type Sounding =
       readonly away: Semitones;
       /** Holds one note, wherever it lies best. */
       readonly holds?: true;
+      /** Holds the key's note in place of what it sings else. */
+      readonly told?: 'hold';
     };
 
 export interface Repetition {

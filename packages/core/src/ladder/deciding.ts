@@ -1,7 +1,7 @@
 import { fitOnTonic } from '../fit/fit';
 import type { MidiNote, Semitones } from '../units';
 import { ladderFrom } from './ladder';
-import { pathOf, patternOf, type Ladder, type LadderProblem, type Move } from './problem';
+import { pathOf, patternIn, type Ladder, type LadderProblem, type Move } from './problem';
 
 /** Where a part leaves its comfort furthest at one end. */
 export interface Overstep {
@@ -20,7 +20,7 @@ export function oversteps(ladder: Ladder, problem: LadderProblem): Overstep[] {
     path.moves.forEach((move, i) => {
       if (move === 'rest') return;
       const tonic = ladder.tonics[i]!;
-      const fit = fitOnTonic(section, patternOf(problem, section.id), tonic, move);
+      const fit = fitOnTonic(section, patternIn(problem, section.id, i), tonic, move);
       const ends = [
         { end: 'top', by: -fit.roomAbove, note: fit.high },
         { end: 'bottom', by: -fit.roomBelow, note: fit.low },
@@ -44,7 +44,7 @@ export function beyondReach(
       if (move === 'rest') return [];
       const fit = fitOnTonic(
         { ...section, reach },
-        patternOf(problem, id),
+        patternIn(problem, id, i),
         ladder.tonics[i]!,
         move,
       );
@@ -81,7 +81,7 @@ function furthestNote(
   const notes = (pathOf(ladder, id)?.moves ?? []).flatMap((move, i) => {
     if (move === 'rest') return [];
     const tonic = ladder.tonics[i]!;
-    const fit = fitOnTonic(section, patternOf(problem, section.id), tonic, move);
+    const fit = fitOnTonic(section, patternIn(problem, section.id, i), tonic, move);
     return [{ note: direction > 0 ? fit.high : fit.low, tonic }];
   });
   return notes.reduce<{ note: MidiNote; tonic: MidiNote } | undefined>(

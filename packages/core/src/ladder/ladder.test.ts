@@ -134,10 +134,17 @@ function tryEverything(problem: LadderProblem) {
   const { pattern, fraction, keys } = problem;
   const displacements = pattern.octaveMoves ?? [0, -12, 12];
   const offsets = keyOffsets(problem);
-  const price = (section: Voice, tonic: number, displacement: number, anyway: boolean): number => {
+  const price = (
+    section: Voice,
+    tonic: number,
+    displacement: number,
+    anyway: boolean,
+    isHeld = false,
+  ): number => {
+    const { lowest, highest } = isHeld ? { lowest: 0, highest: 0 } : pattern;
     const [low, high] = section.comfort;
-    const lo = tonic + section.octave + displacement + pattern.lowest;
-    const hi = tonic + section.octave + displacement + pattern.highest;
+    const lo = tonic + section.octave + displacement + lowest;
+    const hi = tonic + section.octave + displacement + highest;
     if (!anyway && (lo < section.reach[0] || hi > section.reach[1])) return Infinity;
     if (!anyway && pattern.strict && (lo < low || hi > high)) return Infinity;
     const half = (high - low) / 2;
@@ -147,10 +154,21 @@ function tryEverything(problem: LadderProblem) {
     ];
     const window = Math.max(0, from - lo) + Math.max(0, hi - to);
     const edges = 2 * Math.max(0, low - lo) + 4 * Math.max(0, hi - high);
-    return window + edges + (displacement === 0 ? 0 : 3);
+    return window + edges + (displacement === 0 || isHeld ? 0 : 3);
+  };
+  /** The octaves in which the key's note can be held: within the reach, or all where none is. */
+  const heldIn = (section: Voice, tonic: number): number[] => {
+    const octaves = [0, -12, -24, 12, 24].map((displacement) => section.octave + displacement);
+    const [low, high] = section.reach;
+    const within = octaves.filter((octave) => tonic + octave >= low && tonic + octave <= high);
+    return within.length > 0 ? within : octaves;
   };
   const rank = (move: Move, usual: number) =>
-    move === 'rest' ? 3 : move === usual ? 0 : move < usual ? 1 : 2;
+    move === 'rest'
+      ? 3
+      : move === usual
+        ? 0
+        : (move < usual ? 1 : 2) + Math.abs(move - usual) / 100;
   const bestWay = (section: Voice, tonics: readonly number[]) => {
     const fixed = problem.fixed?.[section.id] ?? {};
     const actions: Move[] = displacements.map((displacement) => section.octave + displacement);
@@ -158,7 +176,8 @@ function tryEverything(problem: LadderProblem) {
     let ways: Move[][] = [[]];
     for (let i = 0; i < tonics.length; i += 1) {
       const told = fixed[i];
-      const open = told === undefined ? actions : [told];
+      const open =
+        told === undefined ? actions : told === 'hold' ? heldIn(section, tonics[i]!) : [told];
       ways = ways.flatMap((way) => open.map((action) => [...way, action]));
     }
     const judged = ways.flatMap((moves) => {
@@ -167,10 +186,15 @@ function tryEverything(problem: LadderProblem) {
       let cost = 0;
       moves.forEach((move, i) => {
         const by = move === 'rest' ? 0 : move - section.octave;
-        cost += move === 'rest' ? 6 : price(section, tonics[i]!, by, fixed[i] !== undefined);
-        if (i > 0 && move !== moves[i - 1]) cost += 2;
+        const told = fixed[i];
+        cost +=
+          move === 'rest' ? 6 : price(section, tonics[i]!, by, told !== undefined, told === 'hold');
+        const isAtHold = told === 'hold' || fixed[i - 1] === 'hold';
+        if (i > 0 && move !== moves[i - 1] && !isAtHold) cost += 2;
       });
-      const away = moves.filter((move) => move !== 'rest' && move !== section.octave).length;
+      const away = moves.filter(
+        (move, i) => move !== 'rest' && move !== section.octave && fixed[i] !== 'hold',
+      ).length;
       const order = moves.map((move) => rank(move, section.octave));
       return cost === Infinity ? [] : [{ moves, key: [cost, rests, away, ...order] }];
     });
@@ -198,6 +222,21 @@ function tryEverything(problem: LadderProblem) {
   }
   return best;
 }
+
+describe('a note that is held by hand', () => {
+  it('lies in the comfort, though the keys beside it are sung in another octave', () => {
+    const tenor = mixedChoir.find(({ id }) => id === 'T')!;
+    const { paths, tonics } = asLadder(
+      bestLadder({
+        ...worked([0, 12], 'up', 3, 1),
+        ...{ sections: [tenor], start: 60, fixed: { T: { 1: 'hold' } } },
+      }),
+    );
+    // D♭3 would be a semitone below what is easy; D♭4 is well inside.
+    expect(paths[0]!.moves).toEqual([-12, 0, -12]);
+    expect(tonics[1]).toBe(61);
+  });
+});
 
 describe('against trying everything', () => {
   const section = (id: string) =>
@@ -237,7 +276,10 @@ describe('against trying everything', () => {
       start: maybe(fc.integer({ min: 45, max: 75 })),
       // At most one key in four is told, so that every part still binds the start.
       fixed: maybe(
-        fc.tuple(fc.integer({ min: 0, max: 3 }), fc.constantFrom(0, -12, -24, 12, 'rest' as const)),
+        fc.tuple(
+          fc.integer({ min: 0, max: 3 }),
+          fc.constantFrom(0, -12, -24, 12, ...(['rest', 'hold', 'hold'] as const)),
+        ),
       ),
     })
     .map((r): LadderProblem => ({

@@ -2,7 +2,15 @@ import type { MidiNote, Semitones } from '../units';
 import { fitOnTonic, type Fit } from '../fit/fit';
 import type { Voice } from '../voices/parts';
 import { ladderCosts } from './costs';
-import type { FixedMoves, LadderPattern, Move, PartPath } from './problem';
+import {
+  heldOctaves,
+  heldPattern,
+  type FixedMoves,
+  type LadderPattern,
+  type Move,
+  type PartPath,
+  type ToldMove,
+} from './problem';
 import type { PitchRange } from '../units';
 
 /** Without a word of the exercise, a part may sing as usual, an octave down, or an octave up. */
@@ -17,6 +25,8 @@ export interface PartChoices {
   readonly weights: (tonic: MidiNote, place: number) => readonly number[];
   /** Whether the part rests in this key because it was told to: such a rest is not counted. */
   readonly restsAnyway: (place: number) => boolean;
+  /** What another octave than in the key before costs there: nothing into and out of a note that is held. */
+  readonly changing: (place: number) => number;
 }
 
 const byPreference = (a: Semitones, b: Semitones): number => {
@@ -66,16 +76,21 @@ export function partChoices(setting: PartSetting): PartChoices {
   const { section, pattern, fixed } = setting;
   const usual = pattern.octaveMoves ?? usualMoves;
   const told = Object.values(fixed ?? {}).flatMap((move) =>
-    move === 'rest' ? [] : [move - section.octave],
+    move === 'rest' ? [] : move === 'hold' ? heldOctaves : [move - section.octave],
   );
   const displacements = [...new Set([...usual, ...told])].sort(byPreference);
   const rest = (pattern.mayRest ?? true) ? restWeight : Infinity;
-  const weight = (tonic: MidiNote, displacement: Semitones, anyway: boolean): number => {
-    const fit = fitOnTonic(section, pattern, tonic, section.octave + displacement);
-    const isOut = fit.state === 'out' || (pattern.strict && fit.state !== 'comfortable');
+  const weight = (
+    tonic: MidiNote,
+    displacement: Semitones,
+    anyway: boolean,
+    sung: LadderPattern = pattern,
+  ): number => {
+    const fit = fitOnTonic(section, sung, tonic, section.octave + displacement);
+    const isOut = fit.state === 'out' || (sung.strict && fit.state !== 'comfortable');
     if (isOut && !anyway) return Infinity;
-    const isAway = displacement !== 0 && !pattern.anyOctave;
-    return weigh(singingCost(setting, fit, displacement), 0, isAway ? 1 : 0);
+    const isAway = displacement !== 0 && !sung.anyOctave;
+    return weigh(singingCost({ ...setting, pattern: sung }, fit, displacement), 0, isAway ? 1 : 0);
   };
   const known = new Map<MidiNote, readonly number[]>();
   const free = (tonic: MidiNote): readonly number[] => {
@@ -88,21 +103,37 @@ export function partChoices(setting: PartSetting): PartChoices {
     known.set(tonic, weights);
     return weights;
   };
-  const toldTo = (tonic: MidiNote, move: Move): readonly number[] => [
+  /** The key's note in each octave, within the reach where any of them is. */
+  const held = (tonic: MidiNote): readonly number[] => {
+    const each = (anyway: boolean) =>
+      displacements.map((displacement) =>
+        heldOctaves.includes(displacement)
+          ? weight(tonic, displacement, anyway, heldPattern)
+          : Infinity,
+      );
+    const within = each(false);
+    return within.every((one) => one === Infinity) ? each(true) : within;
+  };
+  const toldTo = (tonic: MidiNote, move: Exclude<ToldMove, 'hold'>): readonly number[] => [
     ...displacements.map((displacement) =>
       move === section.octave + displacement ? weight(tonic, displacement, true) : Infinity,
     ),
     move === 'rest' ? toldRestWeight : Infinity,
   ];
   const common = { section, pattern, displacements };
-  if (!fixed) return { ...common, weights: free, restsAnyway: () => false };
+  if (!fixed) {
+    return { ...common, weights: free, restsAnyway: () => false, changing: () => changeWeight };
+  }
   return {
     ...common,
     weights: (tonic, place) => {
       const move = fixed[place];
-      return move === undefined ? free(tonic) : toldTo(tonic, move);
+      if (move === undefined) return free(tonic);
+      return move === 'hold' ? [...held(tonic), Infinity] : toldTo(tonic, move);
     },
     restsAnyway: (place) => fixed[place] === 'rest',
+    changing: (place) =>
+      fixed[place] === 'hold' || fixed[place - 1] === 'hold' ? 0 : changeWeight,
   };
 }
 
@@ -135,7 +166,7 @@ function weightsToGo(
         const next = toGo[i + 1]?.[left];
         if (!next) return weight;
         const same = next[action]!;
-        const changed = least(next) + changeWeight;
+        const changed = least(next) + choices.changing(i + 1);
         return weight + Math.min(same, changed);
       });
     }
@@ -150,7 +181,7 @@ function leastWeight(choices: PartChoices, tonics: readonly MidiNote[]): number 
   let smallest = 0;
   for (let i = tonics.length - 1; i >= 0; i -= 1) {
     const own = choices.weights(tonics[i]!, i);
-    const changed = smallest + changeWeight;
+    const changed = smallest + choices.changing(i + 1);
     let next = Infinity;
     for (let action = 0; action < actions; action += 1) {
       const same = toGo[action]!;
@@ -199,7 +230,7 @@ export function partPath(choices: PartChoices, tonics: readonly MidiNote[]): Par
   let before = -1;
   for (let i = 0; i < tonics.length; i += 1) {
     const weights = toGo[i]![left]!.map((weight, action) =>
-      before >= 0 && action !== before ? weight + changeWeight : weight,
+      before >= 0 && action !== before ? weight + choices.changing(i) : weight,
     );
     before = weights.indexOf(least(weights));
     if (before === restAction && !choices.restsAnyway(i)) left -= 1;

@@ -39,14 +39,40 @@ export interface LadderProblem extends Climb {
   readonly fixed?: Readonly<Record<string, FixedMoves>>;
 }
 
+/** What a part can be told to do in a key: as below, or to hold the key's note. */
+export type ToldMove = Move | 'hold';
+
 /** What a part does in some of the keys, by the key's place in the ladder. */
-export type FixedMoves = Readonly<Record<number, Move>>;
+export type FixedMoves = Readonly<Record<number, ToldMove>>;
+
+/** An octave more or less either way is enough for a held note to lie well in any part. */
+export const heldOctaves: readonly Semitones[] = [0, -12, 12, -24, 24];
+
+/** The key's note held, in whatever octave lies best. */
+export const heldPattern: LadderPattern = {
+  ...{ lowest: 0, highest: 0 },
+  ...{ octaveMoves: heldOctaves, anyOctave: true },
+};
 
 /** What one part sings. */
 export const patternOf = (
   { pattern, own: patterns }: Pick<LadderProblem, 'pattern' | 'own'>,
   part: string,
 ): LadderPattern => own(patterns, part) ?? pattern;
+
+/** Whether a part was told to hold the key's note in a key, by its place. */
+export const isToldToHold = (
+  { fixed }: Pick<LadderProblem, 'fixed'>,
+  part: string,
+  place: number,
+): boolean => own(fixed, part)?.[place] === 'hold';
+
+/** What one part sings in one of the keys: what is its own, or the key's note where it was told to hold that. */
+export const patternIn = (
+  problem: Pick<LadderProblem, 'pattern' | 'own' | 'fixed'>,
+  part: string,
+  place: number,
+): LadderPattern => (isToldToHold(problem, part, place) ? heldPattern : patternOf(problem, part));
 
 /** The parts that hold a note in whatever octave suits them. */
 export const freeOctaves = ({ own: patterns = {} }: Pick<LadderProblem, 'own'>): string[] =>

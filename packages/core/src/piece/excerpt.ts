@@ -24,6 +24,8 @@ export interface ExcerptWanted {
   /** The parts taken, the highest first, with the octave each sings the treble tonic in. */
   readonly parts: readonly { readonly music: PartMusic; readonly octave: Semitones }[];
   readonly words: ExcerptWords;
+  /** Every rest and every length as printed, where it is not sung again and again. */
+  readonly asWritten?: boolean;
 }
 
 /** Bars of a piece as an exercise over the tonic of their key. */
@@ -133,7 +135,11 @@ export function excerpt(score: PieceScore, wanted: ExcerptWanted): Excerpt | und
   const written = lines.map((line) => eventsOf(line, { tonic, length, beatsInQuarter, words }));
   const quarters = inForce(score.tempos, from)?.tempo ?? usualTempo;
   const { lines: cut, breathBeats } =
-    form === 'chords' ? { lines: written, breathBeats: chordBeats } : joined(written, metre);
+    form === 'chords'
+      ? { lines: written, breathBeats: chordBeats }
+      : wanted.asWritten
+        ? { lines: written, breathBeats: metre.beats }
+        : joined(written, metre);
   const timed = form === 'chords' || changes ? {} : { metre };
   const [only] = cut;
   const sings = (events: readonly PatternEvent[]) =>

@@ -1,3 +1,4 @@
+export * from './agreement';
 export * from './analysis';
 export * from './barsScore';
 export * from './byBar';

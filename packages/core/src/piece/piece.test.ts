@@ -243,6 +243,17 @@ describe('an exercise of bars', () => {
     // No rest at either end of all: the last notes give up a beat to breathe.
     expect(found.breathBeats).toBe(1);
   });
+  it('is as it is printed where that is wanted: no rest and no beat is given up', () => {
+    const wanted = { from: 0, to: 1, form: 'parts', parts: both, words: own } as const;
+    const found = excerpt(piece.score, { ...wanted, asWritten: true })!;
+    const { lines } = found.music as Extract<typeof found.music, { kind: 'lines' }>;
+    expect(lines.map((events) => events.reduce((sum, { beats }) => sum + beats, 0))).toEqual([
+      8, 8,
+    ]);
+    expect(lines[0]!.at(-1)).toMatchObject({ offset: 12, beats: 4 });
+    // The next time, if there is one, begins in its bar.
+    expect(found.breathBeats).toBe(4);
+  });
   it('is chord by chord, each as long as the next', () => {
     const found = excerpt(piece.score, {
       from: 0,

@@ -1,4 +1,4 @@
-import { pathOf, patternOf } from '../ladder';
+import { isToldToHold, pathOf, patternOf } from '../ladder';
 import type { MidiNote } from '../units';
 import type { SegmentKeys } from './keys';
 import type { Aim } from './planned';
@@ -25,7 +25,9 @@ export function aimReached(aim: Aim | undefined, keys: SegmentKeys): AimReached 
   const { lowest, highest } = patternOf(problem, aim.part);
   const at = (tonic: MidiNote, note: number) => tonic + section.octave + note;
   const moves = sung ? (pathOf(sung, aim.part)?.moves ?? []) : [];
-  const tonics = (sung?.tonics ?? []).filter((_, i) => moves[i] === section.octave);
+  const tonics = (sung?.tonics ?? []).filter(
+    (_, i) => moves[i] === section.octave && !isToldToHold(problem, aim.part, i),
+  );
   const wanted = at(aim.tonic, highest);
   if (tonics.includes(aim.tonic)) return { kind: 'reached', part: aim.part, highest: wanted };
   const [low, high] = section.reach;

@@ -29,7 +29,7 @@ const whatIsSung = ({ repetitions }: ComputedSegment): string =>
   JSON.stringify(
     repetitions.map(({ tonic, parts }) => [
       tonic,
-      parts.map((one) => (one.does === 'sing' ? one.tonic : one.does)),
+      parts.map((one) => (one.does === 'sing' ? [one.tonic, one.told] : one.does)),
     ]),
   );
 

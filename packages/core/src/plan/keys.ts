@@ -7,6 +7,7 @@ import {
   bestChordLadder,
   bestLadder,
   chordLadderFrom,
+  heldOctaves,
   keyOffsets,
   ladderAnyway,
   type ChordLadder,
@@ -67,9 +68,6 @@ export interface Tonight {
   /** How the choir comes to it; rested when it is not said. */
   readonly condition?: Condition | undefined;
 }
-
-/** An octave more or less either way is enough for a held note to lie well in any part. */
-const heldOctaves: readonly Semitones[] = [0, -12, 12, -24, 24];
 
 /** What single parts sing that is not what all sing: the holders of a drone, lines of their own. */
 function ownPatterns(

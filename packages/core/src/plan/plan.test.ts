@@ -1,3 +1,4 @@
+import { partLines } from '../exercise/partLines';
 import { beyondReach } from '../ladder';
 import { mixedChoir, usualSections } from '../voices';
 import { computePlan } from './plan';
@@ -56,6 +57,32 @@ describe('a computed segment', () => {
     expect(early.kind === 'ladder' && early.problem.goalTonic).toBe(undefined);
     const range = compute({ ...fifth, phase: 'piece', anchor: 'top' }).keys;
     expect(range.kind === 'ladder' && range.problem).toMatchObject({ fraction: 1, goalTonic: 70 });
+  });
+  it('lets a part hold the key’s note while the others sing, in an octave in which it lies well', () => {
+    const sung = exercise({
+      kind: 'pattern',
+      mode: 'major',
+      notes: [
+        { offset: 7, beats: 1, syllable: 'loo' },
+        { offset: 0, beats: 3, syllable: 'nah' },
+      ],
+    });
+    const { repetitions } = compute(sung, { told: { B: { 1: 'hold' } } });
+    const basses = repetitions.map(({ parts }) => parts[3]!);
+    expect(basses.map((one) => one.does === 'sing' && one.told)).toEqual([
+      undefined,
+      'hold',
+      undefined,
+    ]);
+    const [, held] = basses;
+    if (held?.does !== 'sing') throw new Error('They sing.');
+    expect(held).toMatchObject({ holds: true, away: 0, fit: { state: 'comfortable' } });
+    expect([held.fit.low, held.fit.high]).toEqual([held.tonic, held.tonic]);
+    expect(Math.abs(held.tonic - repetitions[1]!.tonic!) % 12).toBe(0);
+    const lines = partLines(sung.music, repetitions[1]!.parts);
+    expect(lines[3]!.events).toEqual([{ midi: held.tonic, beats: 4, syllable: 'loo' }]);
+    expect(lines[0]!.events).toHaveLength(2);
+    expect(partLines(sung.music, repetitions[0]!.parts)[3]!.events).toHaveLength(2);
   });
   it('takes a start chosen by hand, and marks who goes beyond their reach there', () => {
     const chosen = compute(fifth, { start: 60 }).keys;

@@ -1,7 +1,7 @@
 import type { Repetition, Sounding } from '../fit/sounding';
 import { beatsOf, hasKeys, isPitched, onOwnPitch, type Music } from '../exercise/music';
 import { fitOf, fitOnTonic } from '../fit/fit';
-import { patternOf } from '../ladder';
+import { isToldToHold, patternIn } from '../ladder';
 import { breathRounds, keyTimes, movementSeconds, patternSeconds } from '../timing';
 import type { PatternTiming } from '../timing';
 import { beatsToSeconds, type Seconds } from '../units';
@@ -34,11 +34,15 @@ function soundingIn(keys: SegmentKeys, i: number): readonly Sounding[] {
     const { tonics, paths } = ladderOfPart(keys, section.id) ?? keys.sung!;
     const move = paths.find(({ id }) => id === section.id)?.moves[i] ?? 'rest';
     if (move === 'rest') return { part: section.id, does: 'rest' };
-    const fit = fitOnTonic(section, patternOf(keys.problem, section.id), tonics[i]!, move);
+    const pattern = patternIn(keys.problem, section.id, i);
+    const fit = fitOnTonic(section, pattern, tonics[i]!, move);
     const tonic = tonics[i]! + move;
-    const holds = patternOf(keys.problem, section.id).anyOctave;
-    const away = holds ? 0 : move - section.octave;
-    return { part: section.id, does: 'sing', fit, tonic, away, ...(holds ? { holds } : {}) };
+    const away = pattern.anyOctave ? 0 : move - section.octave;
+    return {
+      ...{ part: section.id, does: 'sing', fit, tonic, away },
+      ...(pattern.anyOctave ? { holds: true } : {}),
+      ...(isToldToHold(keys.problem, section.id, i) ? { told: 'hold' } : {}),
+    };
   });
 }
 

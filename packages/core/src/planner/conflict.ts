@@ -6,7 +6,9 @@ import type { Wish } from './rules';
 /** Everything that is wished of a plan and could be given up, by name. */
 function wishesOf(problem: PlannerProblem): readonly Wish[] {
   const { phases, pinned, excluded, included = [], strongAfter } = problem;
-  const strong = usableOf(problem, new Set(['strong'])).some((one) => one.strong);
+  const exclusions = [...new Set(excluded)].map((exercise): Wish => `excluded:${exercise}`);
+  // One that is excluded may be strong too, and be let in.
+  const strong = usableOf(problem, new Set(['strong', ...exclusions])).some((one) => one.strong);
   return [
     ...phases.flatMap(({ id, required, least, most }): Wish[] => [
       ...(most < problem.seconds ? [`most:${id}` as const] : []),
@@ -15,7 +17,7 @@ function wishesOf(problem: PlannerProblem): readonly Wish[] {
       `effort:${id}`,
     ]),
     ...(strong && strongAfter.length > 0 ? (['strong'] as const) : []),
-    ...[...new Set(excluded)].map((exercise): Wish => `excluded:${exercise}`),
+    ...exclusions,
     ...[...new Set(included)].map((exercise): Wish => `included:${exercise}`),
     ...[...new Set(pinned)].map((id): Wish => `pin:${id}`),
     'under',

@@ -12,8 +12,16 @@ const on =
 const totalOn = (skill: string, chosen: readonly Candidate[]): Seconds =>
   chosen.reduce((sum, one) => sum + on(skill)(one), 0);
 
-/** Seconds at which a candidate begins to help more: halves and wholes of what the units need. */
-const steps: readonly Seconds[] = [0, 30, 45, 60, 90, 120];
+/** Seconds at which a candidate begins to help more: halves and wholes of what each of the units needs. */
+const steps: readonly Seconds[] = [
+  0,
+  ...new Set(
+    Array.from({ length: 2 * unitsOfKind }, (_, i) => (i + 1) * unitSeconds).flatMap((all) => [
+      all / 2,
+      all,
+    ]),
+  ),
+].sort((a, b) => a - b);
 
 /**
  * By how much a candidate with at least so many seconds can help to so many in all, in rows that are all
@@ -30,7 +38,8 @@ export function addSkills(sheet: Sheet, { wishes }: PlannerProblem): void {
   for (const [skill, weight] of Object.entries(wishes)) {
     if (weight === 0) continue;
     const seconds = on(skill);
-    const classOf = (one: Candidate) => steps.findLastIndex((step) => seconds(one) >= step);
+    const classOf = (one: Candidate) =>
+      steps.findLastIndex((step) => seconds(one) + sumError >= step);
     const classes = steps.map((step, i) => ({
       step,
       column: sheet.sum((one) => seconds(one) > 0 && classOf(one) === i),

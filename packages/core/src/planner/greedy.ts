@@ -81,30 +81,32 @@ function bestChange(
 ): Change | undefined {
   let best: Standing = { away: tally.off + perBroken * tally.broken, points: tally.points };
   let found: Change | undefined;
+  const look = (out: number | undefined, into: number | undefined) => {
+    const { off, points } = tally;
+    if (off > best.away + near || (off >= best.away - near && points <= best.points)) return;
+    // The other rules are looked at only where it could help.
+    const now = { away: off + perBroken * tally.broken, points };
+    if (!isBetter(now, best)) return;
+    best = now;
+    found = { out, into };
+  };
   const free = tally.chosen.filter((one) => !pinned[one]);
   const taken = new Map(tally.chosen.map((one) => [usable[one]!.exercise, one]));
-  const attempt = (change: Change) => {
-    perform(tally, change);
-    const quick = { away: tally.off, points: tally.points };
-    // The other rules are looked at only where it could help.
-    if (isBetter(quick, best)) {
-      const now = { ...quick, away: quick.away + perBroken * tally.broken };
-      if (isBetter(now, best)) {
-        best = now;
-        found = change;
-      }
-    }
-    perform(tally, { out: change.into, into: change.out });
+  const without = (out: number, into?: number) => {
+    tally.take(out);
+    look(out, into);
+    tally.add(out);
   };
-  for (const out of free) attempt({ out });
+  for (const out of free) without(out);
   usable.forEach(({ exercise }, into) => {
     const same = taken.get(exercise);
-    if (same !== undefined) {
-      if (same !== into && !pinned[same]) attempt({ out: same, into });
-      return;
-    }
-    attempt({ into });
-    for (const out of free) attempt({ out, into });
+    if (same === into || (same !== undefined && pinned[same])) return;
+    tally.add(into);
+    if (same === undefined) {
+      look(undefined, into);
+      for (const out of free) without(out, into);
+    } else without(same, into);
+    tally.take(into);
   });
   return found;
 }

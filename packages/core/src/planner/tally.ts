@@ -181,7 +181,8 @@ export class Tally {
       this.led[skill] = after;
       points += this.weights[skill]! * (unitsWorth(after) - unitsWorth(before));
     }
-    for (const step of steps) {
+    for (let i = 0; i < steps.length; i += 1) {
+      const step = steps[i]!;
       const before = this.reached[step]!;
       this.reached[step] = before + sign;
       if (before === 0) points += 1;
@@ -195,5 +196,8 @@ export class Tally {
 const worths = Array.from({ length: 2 * unitsOfKind + 1 }, (_, units) =>
   skillPoints(units * unitSeconds, 1),
 );
-const unitsWorth = (seconds: number): number =>
-  worths[Math.min(worths.length - 1, Math.floor((seconds + sumError) / unitSeconds))]!;
+const mostWorth = worths.length - 1;
+function unitsWorth(seconds: number): number {
+  const units = Math.floor((seconds + sumError) / unitSeconds);
+  return worths[units > mostWorth ? mostWorth : units]!;
+}

@@ -143,6 +143,22 @@ describe('a plan that is weighed', () => {
     const other = weigh({ ...request, level: 1 }, some, ways);
     expect(other.variants.some((one) => byId.get(one.candidate.id) === one)).toBe(false);
   });
+
+  it('are those of the exercise as it is, where another one of the same name was there before', () => {
+    const ways = rememberedWays();
+    const request = requestOf(known, nothingAsked);
+    const pulley = exercises.find(({ id }) => id === 'pulley')!;
+    const longer = { ...pulley, usual: { ...pulley.usual, talk: pulley.usual.talk + 30 } };
+    const first = weigh(request, [pulley], ways).variants;
+    const then = weigh(request, [longer], ways).variants;
+    expect(first.length).toBeGreaterThan(0);
+    expect(then.map(({ candidate }) => candidate.seconds)).toEqual(
+      weigh(request, [longer], rememberedWays()).variants.map(({ candidate }) => candidate.seconds),
+    );
+    expect(then).not.toEqual(first);
+    // The same one, read once more, is not worked out again.
+    expect(weigh(request, [structuredClone(longer)], ways).variants[0]).toBe(then[0]);
+  });
 });
 
 describe('a proposal that is taken', () => {

@@ -12,6 +12,8 @@ export type WhyNot =
       readonly plan: Proposal;
       /** Exercises that are in the other plan and not in this one. */
       readonly insteadOf: readonly string[];
+      /** Whether there is none better; until then it loses at most so much. */
+      readonly isProven: boolean;
     }
   /** The approach has no phase for it. */
   | { readonly kind: 'no-phase' }
@@ -25,12 +27,14 @@ export type WhyNot =
 /**
  * What a plan would lose with an exercise, and instead of what: the best plan that has it is built.
  * @param plan the plan that it is not in
+ * @param onSoFar hears of a plan with it as soon as there is one, and of better ones
  */
 export async function whyNot(
   request: BuildRequest,
   { id, phase, effort }: Pick<Exercise, 'id' | 'phase' | 'effort'>,
   plan: Pick<Proposal, 'points' | 'segments'>,
   planner: Planner,
+  onSoFar: (answer: WhyNot) => void = () => undefined,
 ): Promise<WhyNot> {
   if (!visitsOf(request.approach).some((visit) => visit.phase === phase)) {
     return { kind: 'no-phase' };
@@ -44,14 +48,22 @@ export async function whyNot(
   if (!weighed.problem.candidates.some(({ exercise }) => exercise === id)) {
     return { kind: request.quiet && effort >= strongFrom ? 'too-strong' : 'no-way' };
   }
-  const built = await planner.solve(weighed.problem);
+  const loses = (other: Proposal): WhyNot => {
+    const there = new Set(other.segments.map(({ exercise }) => exercise));
+    return {
+      kind: 'loses',
+      points: plan.points - other.points,
+      plan: other,
+      insteadOf: plan.segments
+        .map(({ exercise }) => exercise)
+        .filter((exercise) => !there.has(exercise)),
+      isProven: other.bound === other.points,
+    };
+  };
+  const built = await planner.solve(weighed.problem, (news) => {
+    if (news.kind === 'plan') onSoFar(loses(proposalOf(weighed, news.plan)));
+  });
   if (built.kind !== 'plans') return built;
   const [best] = built.plans;
-  if (!best) return { kind: 'unknown' };
-  const other = proposalOf(weighed, best);
-  const there = new Set(other.segments.map(({ exercise }) => exercise));
-  const insteadOf = plan.segments
-    .map(({ exercise }) => exercise)
-    .filter((exercise) => !there.has(exercise));
-  return { kind: 'loses', points: plan.points - other.points, plan: other, insteadOf };
+  return best ? loses(proposalOf(weighed, best)) : { kind: 'unknown' };
 }

@@ -159,6 +159,20 @@ describe('segments of another plan', () => {
     expect(done(bringIn(empty, other.segments, newId), empty).segments).toHaveLength(2);
   });
 
+  it('are not there twice under the same ids: only what is missing comes', () => {
+    const named = ({ id }: { id: string }) => `there-${id}`;
+    const first = done(bringIn(document, other.segments.slice(0, 1), named));
+    const both = bringIn(first, other.segments, named);
+    expect(both).toMatchObject({
+      kind: 'together',
+      edits: [{ kind: 'add', after: idsOf(first).at(-1) }],
+    });
+    expect(bringIn(done(both, first), other.segments, named)).toEqual({
+      kind: 'together',
+      edits: [],
+    });
+  });
+
   it('come all or none', () => {
     const room = mostSegments - 1;
     const full = {

@@ -194,18 +194,22 @@ export const pinSeveral = (
     return edit.kind === 'choose' ? edit : undefined;
   });
 
-/** Segments of another plan at the end of this one, as they are there; undefined where not all find room. */
+/**
+ * Segments of another plan at the end of this one, as they are there, without those that are here under their new id
+ * already; undefined where not all find room.
+ */
 export function bringIn(
   document: PlanDocument,
   segments: readonly Segment[],
-  newId: () => string,
+  newId: (segment: Segment) => string,
 ): PlanEdit | undefined {
-  if (segments.length === 0 || document.segments.length + segments.length > mostSegments) {
-    return undefined;
-  }
+  const here = new Set(document.segments.map(({ id }) => id));
+  const arriving = segments
+    .map((one) => ({ ...one, id: newId(one) }))
+    .filter(({ id }) => !here.has(id));
+  if (segments.length === 0 || here.size + arriving.length > mostSegments) return undefined;
   let after = document.segments.at(-1)?.id ?? null;
-  const edits = segments.map((one): SingleEdit => {
-    const segment = { ...one, id: newId() };
+  const edits = arriving.map((segment): SingleEdit => {
     const edit: SingleEdit = { kind: 'add', segment, after };
     after = segment.id;
     return edit;

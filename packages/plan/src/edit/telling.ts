@@ -1,5 +1,5 @@
 import type { Choices, Segment } from '@wide-fern/contract';
-import type { Move } from '@wide-fern/core';
+import type { ToldMove } from '@wide-fern/core';
 
 type Told = NonNullable<Choices['told']>;
 
@@ -12,14 +12,14 @@ export const toldMove = (
   { told = {} }: Pick<Choices, 'told'>,
   part: string,
   place: number,
-): Move | undefined => (Object.hasOwn(told, part) ? told[part]![String(place)] : undefined);
+): ToldMove | undefined => (Object.hasOwn(told, part) ? told[part]![String(place)] : undefined);
 
 /** What is told once a part is told to do something in a key, or, with null, to do what is best there. */
 export function tellPart(
   { choices: { told = {} } }: Pick<Segment, 'choices'>,
   part: string,
   place: number,
-  move: Move | null,
+  move: ToldMove | null,
 ): Pick<Choices, 'told'> {
   const { [String(place)]: _, ...others } = (Object.hasOwn(told, part) ? told[part] : {}) ?? {};
   const own = move === null ? others : { ...others, [String(place)]: move };

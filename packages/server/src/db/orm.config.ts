@@ -5,7 +5,15 @@ import { AuditRecord, Choir, Invitation, Member } from './entities/choir';
 import { Evening, EveningTemplate } from './entities/evening';
 import { ExerciseMark, ExerciseVersion, OwnExercise } from './entities/exercises';
 import { ChoirChange } from './entities/change';
-import { Piece, PieceFile, PieceJudgement, PieceMark } from './entities/pieces';
+import {
+  PieceJudgingCard,
+  PieceRecording,
+  Piece,
+  PieceFile,
+  PieceJudgement,
+  PieceJudging,
+  PieceMark,
+} from './entities/pieces';
 import { KeptPlan, Plan, PlanLink, PlanVersion, SingerAnswer } from './entities/plan';
 import { LedOnce, Run, RunEvent } from './entities/run';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
@@ -30,6 +38,9 @@ export const ormConfig = (clientUrl: string) =>
       Piece,
       PieceMark,
       PieceJudgement,
+      PieceJudging,
+      PieceJudgingCard,
+      PieceRecording,
       Evening,
       EveningTemplate,
       Plan,

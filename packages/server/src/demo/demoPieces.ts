@@ -1,8 +1,10 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import {
   demoJudgements,
+  demoJudgings,
   demoMarks,
   demoScores,
+  type DemoJudging,
   type DemoPieceKey,
   type DemoScore,
 } from '@wide-fern/catalogue/demo';
@@ -10,7 +12,14 @@ import { guessParts, readingOfScore } from '@wide-fern/core';
 import { compress, writeScoreXml } from '@wide-fern/interchange';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
-import { Piece, PieceFile, PieceJudgement, PieceMark } from '../db/entities/pieces';
+import {
+  Piece,
+  PieceFile,
+  PieceJudgement,
+  PieceJudging,
+  PieceJudgingCard,
+  PieceMark,
+} from '../db/entities/pieces';
 
 /** The file a demo piece ships as: MusicXML, compressed where its name says so. */
 function demoFile({ file, score }: DemoScore): Buffer {
@@ -18,17 +27,43 @@ function demoFile({ file, score }: DemoScore): Buffer {
   return Buffer.from(file.endsWith('.mxl') ? compress(xml) : new TextEncoder().encode(xml));
 }
 
+/** Who judges in the demo, the director first, and on which day. */
+interface Judged {
+  readonly judges: readonly Account[];
+  readonly dateBack: (weeks: number) => string;
+}
+
+/** The runs of a piece that several judged, one after the other, also on one evening. */
+function addJudgings(
+  em: EntityManager,
+  piece: Piece,
+  judgings: readonly DemoJudging[],
+  { judges, dateBack }: Judged,
+): void {
+  for (const [n, one] of judgings.entries()) {
+    const { weeksAgo, group = '', tried = '', skills, cards, agreed } = one;
+    const said = ({ scores, target }: NonNullable<typeof agreed>) => ({
+      scores: scores.map((score, i) => ({ skill: skills[i]!, score, note: '' })),
+      target: target ?? null,
+    });
+    const judging = em.create(PieceJudging, {
+      ...{ piece, by: judges[0]!, judgedOn: dateBack(weeksAgo), who: group, tried },
+      ...{ skills: [...skills], closed: agreed !== undefined },
+      agreed: agreed ? said(agreed) : null,
+      createdAt: new Date(Date.now() - 60_000 * (judgings.length - n)),
+    });
+    for (const [i, card] of cards.entries()) {
+      if (card) em.create(PieceJudgingCard, { judging, by: judges[i]!, ...said(card) });
+    }
+  }
+}
+
 /** Adds the pieces of the demo with their scores, trouble bars and judgements. */
 export function addDemoPieces(
   em: EntityManager,
-  where: {
-    readonly choir: Choir;
-    readonly judge: Account;
-    readonly parts: readonly string[];
-    readonly dateBack: (weeks: number) => string;
-  },
+  where: Judged & { readonly choir: Choir; readonly parts: readonly string[] },
 ): Record<DemoPieceKey, Piece> {
-  const { choir, judge, parts, dateBack } = where;
+  const { choir, judges, parts, dateBack } = where;
   const add = (key: DemoPieceKey): Piece => {
     const { file: name, score } = demoScores[key];
     const bytes = demoFile(demoScores[key]);
@@ -55,12 +90,13 @@ export function addDemoPieces(
     for (const { weeksAgo, scores, target } of demoJudgements[key]) {
       em.create(PieceJudgement, {
         piece,
-        by: judge,
+        by: judges[0]!,
         judgedOn: dateBack(weeksAgo),
         scores: scores.map(([skill, points, note = '']) => ({ skill, score: points, note })),
         target: target ?? null,
       });
     }
+    addJudgings(em, piece, demoJudgings[key], where);
     return piece;
   };
   return {

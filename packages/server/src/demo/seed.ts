@@ -102,7 +102,7 @@ export async function makeDemo(
     addDemoSingers(inner, { choir, parts, coming });
     const pieces = addDemoPieces(inner, {
       choir,
-      judge: director!.account,
+      judges: [director!, ...others].map(({ account }) => account),
       parts: parts.map(({ code }) => code),
       dateBack: (weeks) => dateLater(coming, -7 * weeks),
     });

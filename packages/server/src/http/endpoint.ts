@@ -20,7 +20,7 @@ export interface Call<N extends EndpointName> {
   readonly em: EntityManager;
   readonly params: ParamsOf<N>;
   readonly query: QueryOf<N>;
-  readonly body: Api[N] extends { readonly file: number } ? Received : BodyOf<N>;
+  readonly body: Api[N] extends { readonly file: object } ? Received : BodyOf<N>;
   /** The session's token as the cookie carries it, whether or not it is still good. */
   readonly token: string | undefined;
   /** What the browser says it is; empty where it says nothing. */

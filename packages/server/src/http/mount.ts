@@ -187,15 +187,12 @@ export function mount<Account, Choir>(
         const call = { em, params, query, body, token, userAgent };
         return route.handle(call as unknown as Call<EndpointName>, who);
       };
-      const { file: most } = one;
       const answer =
-        most === undefined
+        one.file === undefined
           ? await handle(checkedBody(route.name, request))
           : await withReceived(
               request,
-              params.choir === undefined
-                ? { sender: (who.account as { id: string }).id, most, what: 'choir' }
-                : { sender: params.choir, most, what: 'score' },
+              { ...one.file, sender: params.choir ?? (who.account as { id: string }).id },
               handle,
             );
       if (method !== 'GET') changed?.(route.name);

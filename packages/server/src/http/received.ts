@@ -33,7 +33,7 @@ const patience = 4;
 interface Taken {
   readonly sender: string;
   readonly most: number;
-  readonly what: 'score' | 'choir';
+  readonly what: 'score' | 'choir' | 'recording';
 }
 
 async function toDisk(request: Request, path: string, { most, what }: Taken): Promise<number> {

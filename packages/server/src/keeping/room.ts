@@ -14,6 +14,11 @@ const countOf: Readonly<Record<KeptKind, string>> = {
     'count(*)::float8 from piece_mark join piece on piece.id = piece_id where piece.choir_id = ?',
   judgements:
     'count(*)::float8 from piece_judgement join piece on piece.id = piece_id where piece.choir_id = ?',
+  judgings:
+    'count(*)::float8 from piece_judging join piece on piece.id = piece_id where piece.choir_id = ?',
+  recordings: `coalesce(sum(size), 0)::float8 from piece_recording
+    join piece_judging on piece_judging.id = judging_id
+    join piece on piece.id = piece_id where piece.choir_id = ?`,
   exercises: 'count(*)::float8 from own_exercise where choir_id = ? and removed_at is null',
   checks:
     'count(*)::float8 from range_check join singer on singer.id = singer_id where singer.choir_id = ?',

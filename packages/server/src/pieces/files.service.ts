@@ -11,11 +11,11 @@ import type { Received } from '../http/received';
 const keptUnused = "interval '1 day'";
 
 /** A name as it may be given back: one line, no path, no control characters. */
-function plainName(name: string): string {
+export function plainName(name: string, otherwise: string): string {
   const last = name.split(/[/\\]/).pop() ?? '';
   // eslint-disable-next-line no-control-regex
   const clean = last.replace(/[\u0000-\u001f\u007f"<>|:*?]/g, '').trim();
-  return clean.slice(0, 200) || 'score';
+  return clean.slice(0, 200) || otherwise;
 }
 
 /** Keeps a score's file as it was handed in, until a piece is made of it. */
@@ -34,7 +34,7 @@ export async function keepFile(
   );
   return sent.use((bytes) =>
     withRoom(em, choir, { of: 'files', adding: size }, async (inner) => {
-      const [id, kept] = [randomUUID(), plainName(name)];
+      const [id, kept] = [randomUUID(), plainName(name, 'score')];
       await lean(
         inner,
         `insert into piece_file (id, choir_id, name, size, bytes, created_at)

@@ -33,9 +33,8 @@ export const asJudgement = ({ id, judgedOn, scores, target, by }: PieceJudgement
   by: by?.name ?? '',
 });
 
-/** A piece whole: what it asks, its marks and its judgements. */
 /** The piece while something is added to it: whoever throws it away waits. */
-async function holdPiece(em: EntityManager, choir: Choir, id: string): Promise<Piece> {
+export async function holdPiece(em: EntityManager, choir: Choir, id: string): Promise<Piece> {
   const piece = await findPiece(em, choir, id);
   const rows: unknown[] = await em.execute('select 1 from piece where id = ? for key share', [id]);
   if (rows.length === 0) throw notFound('piece');

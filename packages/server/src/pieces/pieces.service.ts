@@ -18,6 +18,7 @@ import { asCursor, fromCursor, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
 import { VoicePart } from '../db/entities/voices';
 import { analyseScore } from './analysis/analyse';
+import { awaitsCard, type Judge } from './judgings.service';
 import { asJudgement, asMark, findPiece } from './marks.service';
 import { Piece, PieceFile, PieceJudgement, PieceMark } from '../db/entities/pieces';
 
@@ -81,12 +82,12 @@ async function nextOf(em: EntityManager, choir: Choir): Promise<Map<string, stri
 type PieceRow = Pick<
   Piece,
   'id' | 'title' | 'composer' | 'language' | 'tempo' | 'transpose' | 'ranges' | 'seconds'
-> & { readonly bars: number | null; readonly created: string };
+> & { readonly bars: number | null; readonly created: string; readonly awaited: boolean };
 
 /** The pieces of a choir by their titles, a page at a time. */
 export async function listPieces(
   em: EntityManager,
-  choir: Choir,
+  { choir, account }: Judge,
   after: string | undefined,
 ): Promise<PageOf<PieceSummary>> {
   const keys = after === undefined ? [] : fromCursor(after, 3);
@@ -95,11 +96,13 @@ export async function listPieces(
             created_at::text as created,
             case when by_bar is null then null else
               (select count(distinct n) from jsonb_array_elements(by_bar -> 'numbers') as n where n <> '0')::int
-            end as bars
+            end as bars,
+            exists (select 1 from piece_judging j
+                     where j.piece_id = piece.id and ${awaitsCard}) as awaited
        from piece
       where choir_id = ? ${after === undefined ? '' : 'and (lower(title), created_at, id) > (?, ?::timestamptz, ?::uuid)'}
       order by lower(title), created_at, id limit ?`,
-    [choir.id, ...keys, pageSize + 1],
+    [account.id, choir.id, ...keys, pageSize + 1],
   );
   const rows = found.slice(0, pageSize);
   const last = found.length > pageSize ? rows.at(-1) : undefined;

@@ -33,8 +33,8 @@ export interface Linked {
 
 export const isGood = () => ({ expiresAt: { $gt: new Date() } });
 
-const asView = ({ id, note, use, part, asks, expiresAt }: PlanLink): PlanLinkView => ({
-  ...{ id, note, use, part: part ?? null, asks },
+const asView = ({ id, note, use, part, asks, bars, expiresAt }: PlanLink): PlanLinkView => ({
+  ...{ id, note, use, part: part ?? null, asks, bars: bars?.length ?? 0 },
   expiresAt: expiresAt.toISOString(),
 });
 
@@ -61,7 +61,7 @@ function goodUntil(use: LinkUse, { endsAt }: Evening): Date {
 export async function makePlanLink(
   em: EntityManager,
   of: Linked,
-  { note, use, part, asks }: MakePlanLink,
+  { note, use, part, asks, bars }: MakePlanLink,
 ): Promise<NewPlanLink> {
   checkItem(of.evening, of.item);
   return em.transactional(async (inner) => {
@@ -75,6 +75,7 @@ export async function makePlanLink(
       ...of,
       ...{ note, use, part: use === 'practice' ? part : null },
       asks: use === 'practice' && asks,
+      bars: use === 'practice' && bars.length > 0 ? bars : null,
       codeHash: hashOfCode(code),
       expiresAt,
     });
@@ -129,5 +130,5 @@ export async function openPlanLink(em: EntityManager, code: string): Promise<Lin
 /** What a link leads to that singers practise from. */
 export async function openPractice(em: EntityManager, code: string): Promise<Practice> {
   const { link, plan } = await opened(em, code, 'practice', 'practice');
-  return { ...plan, part: link.part ?? null, asks: link.asks };
+  return { ...plan, part: link.part ?? null, asks: link.asks, bars: link.bars ?? [] };
 }

@@ -56,6 +56,33 @@ describe('links to practise from at home', () => {
     expect((await person.agent.get(`${path}/links`)).text).not.toContain(forAltos.code);
   });
 
+  it('show hard bars as they were when it was made, where that was wanted, and at most twelve', async () => {
+    const [, steps] = documentOf(evening, ['coat-off', 'slate-steps']).segments;
+    const bars = (count: number) =>
+      Array.from({ length: count }, (_, i) => ({ ...steps!, id: `bars-${i}` }));
+    const ask = (use: string, count: number) =>
+      person.agent.post(`${path}/links`).send({ note: '', use, bars: bars(count) });
+    const made = newPlanLinkSchema.parse((await ask('practice', 2).expect(201)).body);
+    expect(made.bars).toBe(2);
+    const opened = practiceSchema.parse((await practise(made.code).expect(200)).body);
+    expect(opened.bars.map(({ id }) => id)).toEqual(['bars-0', 'bars-1']);
+    const { body } = await person.agent.get(`${path}/links`).expect(200);
+    expect((body as { bars: number }[]).map((one) => one.bars)).toEqual([2]);
+    const sheet = newPlanLinkSchema.parse((await ask('sheet', 2).expect(201)).body);
+    expect(sheet.bars).toBe(0);
+    const { text } = await ask('practice', 13).expect(400);
+    expect(text).toContain('At most 12 places of the score.');
+    const note = { offset: 0, beats: 1, syllable: 'very long words '.repeat(2) };
+    const line = Array.from({ length: 64 }, () => note);
+    const music = { kind: 'lines', mode: 'major', lines: Array.from({ length: 8 }, () => line) };
+    const long = bars(12).map((one) => ({ ...one, exercise: { ...one.exercise, music } }));
+    const large = await person.agent
+      .post(`${path}/links`)
+      .send({ note: '', use: 'practice', bars: long })
+      .expect(400);
+    expect(large.text).toContain('This is too much of the score.');
+  });
+
   it('tell nothing of persons, and nobody else who has a page', async () => {
     const planned = documentOf(evening, ['slate-steps']);
     const [first, ...others] = planned.tonight.sections;

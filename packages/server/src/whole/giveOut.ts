@@ -5,7 +5,7 @@ import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Acting } from '../choir/members.service';
 import type { Choir } from '../db/entities/choir';
 import { recordNow } from '../keeping/records';
-import { kinds, settings, tableOf, type Kind } from './tables';
+import { kinds, settings, tableOf, type Kind, type Through } from './tables';
 
 /** Where the words lie in a choir's file, and its scores. */
 export const textName = 'choir.json';
@@ -16,11 +16,13 @@ type Row = Readonly<Record<string, unknown>>;
 const asJson = (columns: readonly (readonly [string, string])[]): string =>
   `jsonb_build_object(${columns.map(([word, column]) => `'${word}', t.${column}`).join(', ')})`;
 
+/** That a row belongs to a choir. */
+const whereOf = ({ column, table, through }: Through): string =>
+  `${column} in (select id from ${table} where ${through ? whereOf(through) : 'choir_id = ?'})`;
+
 async function rowsOf(em: EntityManager, choir: Choir, kind: Kind): Promise<Row[]> {
   const { name, columns, through } = tableOf(kind);
-  const where = through
-    ? `t.${through.column} in (select id from ${through.table} where choir_id = ?)`
-    : 't.choir_id = ?';
+  const where = through ? `t.${whereOf(through)}` : 't.choir_id = ?';
   const found: { row: Row }[] = await em.execute(
     `select ${asJson(columns)} as row from ${name} t where ${where} order by ${
       kind === 'runEvents' ? 't.run_id, t.n, t.id' : 't.id'

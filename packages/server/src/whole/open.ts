@@ -71,6 +71,9 @@ function upToDate(value: unknown): unknown {
   const withDocument = (rows: unknown) =>
     each(rows, (row) => ({ ...row, document: document(row.document) }));
   return {
+    // A file of before these were kept has none.
+    judgings: [],
+    judgingCards: [],
     ...value,
     plans: withDocument(value.plans),
     planVersions: withDocument(value.planVersions),

@@ -9,6 +9,8 @@ export const kinds = [
   'pieces',
   'marks',
   'judgements',
+  'judgings',
+  'judgingCards',
   'evenings',
   'presence',
   'templates',
@@ -23,6 +25,13 @@ export const kinds = [
 ] as const satisfies readonly (keyof WholeChoir)[];
 export type Kind = (typeof kinds)[number];
 
+/** By which column a row belongs to another, which says whose choir it is or belongs to another itself. */
+export interface Through {
+  readonly column: string;
+  readonly table: string;
+  readonly through?: Through;
+}
+
 /** Where the rows of a kind are kept. */
 interface Table {
   readonly name: string;
@@ -30,8 +39,8 @@ interface Table {
   readonly refs?: Readonly<Record<string, { readonly to: Kind; readonly column: string }>>;
   /** Columns that are called otherwise in the file. */
   readonly columns?: Readonly<Record<string, string>>;
-  /** Whose choir a row is, where it does not say so itself: by which of the columns, in which table. */
-  readonly through?: { readonly column: string; readonly table: string };
+  /** Whose choir a row is, where it does not say so itself. */
+  readonly through?: Through;
   /** Whether its ids are its own, and not only among those of what it belongs to. */
   readonly ownIds?: false;
 }
@@ -54,6 +63,12 @@ const tables: Readonly<Record<Kind, Table>> = {
   pieces: { name: 'piece', refs: { score: { to: 'scores', column: 'file_id' } } },
   marks: { name: 'piece_mark', ...ofPiece },
   judgements: { name: 'piece_judgement', ...ofPiece },
+  judgings: { name: 'piece_judging', ...ofPiece, columns: { group: 'who' } },
+  judgingCards: {
+    name: 'piece_judging_card',
+    refs: { judging: { to: 'judgings', column: 'judging_id' } },
+    through: { column: 'judging_id', table: 'piece_judging', through: ofPiece.through },
+  },
   evenings: { name: 'evening' },
   presence: {
     name: 'singer_evening',

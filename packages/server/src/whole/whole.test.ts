@@ -120,6 +120,16 @@ describe('everything of a choir in one file', () => {
     expect((await giveOut(demo, choir)).whole).toEqual(given.whole);
   });
 
+  it('of before runs were judged together is read as well', async () => {
+    const person = await signUp(fresh);
+    const { judgings, judgingCards, ...before } = given.whole;
+    expect([judgings.length, judgingCards.length]).toEqual([3, 8]);
+    const { body } = await bringIn(person.agent, withText(given.files, before)).expect(201);
+    const { whole } = await giveOut(person.agent, (body as { choir: string }).choir);
+    expect([whole.judgings, whole.judgingCards]).toEqual([[], []]);
+    expect(whole.judgements).toHaveLength(given.whole.judgements.length);
+  });
+
   it('is for directors to give out, and for nobody of the demo to bring in', async () => {
     const [owner, other] = [await signUp(app), await signUp(app)];
     await join(owner, other, 'deputy');

@@ -1,4 +1,5 @@
 import { AsideNotice } from './AsideNotice';
+import { AwaitedNotice } from './AwaitedNotice';
 import { CoolDownNotice } from './CoolDownNotice';
 import { ClosingNotice } from './ClosingNotice';
 import { KeptNotice } from './KeptNotice';
@@ -12,6 +13,7 @@ export default function Notices({ place }: { readonly place: string | undefined 
       <AsideNotice />
       <ClosingNotice />
       <CoolDownNotice />
+      {place === 'Tonight' && <AwaitedNotice />}
       {place && <RoomNotice place={place} />}
     </>
   );

@@ -9,7 +9,7 @@ import { useHere } from './session';
 const addedIn: Readonly<Record<string, readonly KeptKind[]>> = {
   Tonight: ['evenings', 'templates'],
   Voices: ['singers', 'checks'],
-  Pieces: ['files', 'pieces', 'marks', 'judgements'],
+  Pieces: ['files', 'pieces', 'marks', 'judgements', 'judgings', 'recordings'],
   Exercises: ['exercises'],
 };
 

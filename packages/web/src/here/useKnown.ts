@@ -28,8 +28,9 @@ export function useKnown(
   const builtIn = useQuery(builtInQuery);
   const own = useQuery(exercisesQuery(choir.id));
   const evenings = useQuery(eveningsQuery(choir.id));
-  // Where it comes late or not at all, keys that were given up are not gone by.
-  const led = useQuery(ledOnceQuery(choir.id)).data;
+  // Where it does not come, keys that were given up are not gone by.
+  const { data: led, isLoading, failureCount } = useQuery(ledOnceQuery(choir.id));
+  const isLedOnItsWay = isLoading && failureCount === 0;
   const exercises = useMemo(
     () =>
       new Map(
@@ -38,7 +39,7 @@ export function useKnown(
     [builtIn.data, own.data],
   );
   const known = useMemo((): Known | undefined => {
-    if (!own.data || !evenings.data) return undefined;
+    if (!own.data || !evenings.data || isLedOnItsWay) return undefined;
     return {
       ...{ choir, document, allotted, evening },
       isCoolDown: evening.agenda.some(({ id, kind }) => id === item && kind === 'cool-down'),
@@ -46,7 +47,7 @@ export function useKnown(
       exercises: own.data,
       led,
     };
-  }, [choir, document, allotted, evening, item, own.data, evenings.data, led]);
+  }, [choir, document, allotted, evening, item, own.data, evenings.data, isLedOnItsWay, led]);
   if (known && builtIn.data) return { kind: 'ready', known, exercises };
   const queries = [builtIn, own, evenings];
   const failed = queries.find(({ error }) => error);

@@ -1,12 +1,12 @@
 import { jest } from '@jest/globals';
 import { setPulled, usePulling } from './pulling';
 
-const isPulled = () => usePulling.getState().isPulled;
+const pulled = () => usePulling.getState().pulled;
 
 describe('something that is pulled', () => {
   beforeEach(() => {
     jest.useFakeTimers();
-    setPulled(false);
+    setPulled(undefined);
   });
   afterEach(() => {
     jest.useRealTimers();
@@ -15,22 +15,22 @@ describe('something that is pulled', () => {
   it('is pulled until it is let go, and told only when that changes', () => {
     const told = jest.fn();
     const end = usePulling.subscribe(told);
-    setPulled(true);
-    setPulled(true);
-    expect(isPulled()).toBe(true);
-    setPulled(false);
-    expect(isPulled()).toBe(false);
+    setPulled('strip');
+    setPulled('strip');
+    expect(pulled()).toBe('strip');
+    setPulled(undefined);
+    expect(pulled()).toBeUndefined();
     expect(told).toHaveBeenCalledTimes(2);
     end();
   });
 
   it('is pulled as long as it moves, and no more when what was pulled is gone', () => {
-    setPulled(true);
+    setPulled('strip');
     jest.advanceTimersByTime(900);
-    setPulled(true);
+    setPulled('strip');
     jest.advanceTimersByTime(900);
-    expect(isPulled()).toBe(true);
+    expect(pulled()).toBe('strip');
     jest.advanceTimersByTime(200);
-    expect(isPulled()).toBe(false);
+    expect(pulled()).toBeUndefined();
   });
 });

@@ -1,16 +1,18 @@
 import { create } from 'zustand';
 
-/** Whether something is pulled by a pointer, or a view by a wheel, right now. */
-export const usePulling = create(() => ({ isPulled: false }));
+/** What is pulled by a pointer, or a view by a wheel: on the strip of segments, or elsewhere. */
+export type Pulled = 'strip' | 'other' | undefined;
+
+export const usePulling = create((): { readonly pulled: Pulled } => ({ pulled: undefined }));
 
 /** So long nothing moves that is pulled no more, though nobody said so: what was pulled may be gone. */
 const quiet = 1000;
 
 let over: ReturnType<typeof setTimeout> | undefined;
 
-/** Tells that something is pulled, with every movement; or that it was let go. */
-export function setPulled(isPulled: boolean): void {
+/** Tells what is pulled, with every movement; or that it was let go. */
+export function setPulled(pulled: Pulled): void {
   clearTimeout(over);
-  if (isPulled) over = setTimeout(() => usePulling.setState({ isPulled: false }), quiet);
-  if (usePulling.getState().isPulled !== isPulled) usePulling.setState({ isPulled });
+  if (pulled) over = setTimeout(() => usePulling.setState({ pulled: undefined }), quiet);
+  if (usePulling.getState().pulled !== pulled) usePulling.setState({ pulled });
 }

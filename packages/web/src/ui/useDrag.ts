@@ -20,7 +20,7 @@ export function useDrag(follow: (drag: Drag) => void) {
   const bind = useGesture(
     ({ event, currentTarget, xy, initial, first, last, shiftKey }) => {
       event.stopPropagation();
-      setPulled(!last);
+      setPulled(last ? undefined : 'other');
       const box = (currentTarget as SVGElement).ownerSVGElement?.getBoundingClientRect();
       if (!box) return;
       const [x, y] = [xy[0] - box.left, xy[1] - box.top];

@@ -31,8 +31,8 @@ const thumbs = '(pointer: coarse)';
 /** What a thumb meets is so high, in px. */
 const thumb = 44;
 
-/** How high a row is that is pressed: by a thumb at least as high as a thumb needs. */
-export function useRowHeight(usual: number): number {
+/** Whether what is pressed is pressed by a thumb. */
+export function useThumb(): boolean {
   const [byThumb, setByThumb] = useState(() => window.matchMedia(thumbs).matches);
   useLayoutEffect(() => {
     const asked = window.matchMedia(thumbs);
@@ -40,8 +40,12 @@ export function useRowHeight(usual: number): number {
     asked.addEventListener('change', look);
     return () => asked.removeEventListener('change', look);
   }, []);
-  return byThumb ? Math.max(usual, thumb) : usual;
+  return byThumb;
 }
+
+/** How high a row is that is pressed: by a thumb at least as high as a thumb needs. */
+export const useRowHeight = (usual: number): number =>
+  useThumb() ? Math.max(usual, thumb) : usual;
 
 /** The height of the window, followed as it changes. */
 export function usePageHeight(): number {

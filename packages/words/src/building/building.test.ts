@@ -121,9 +121,9 @@ describe('what a plan leaves open', () => {
 });
 
 describe('why an exercise is not there', () => {
-  const of = (points: number) =>
+  const of = (points: number, isProven = true) =>
     whyNotInWords(
-      { kind: 'loses', points, plan: {} as never, insteadOf: ['pulley'] },
+      { kind: 'loses', points, plan: {} as never, insteadOf: ['pulley'], isProven },
       'Wet slate',
       context.nameOf,
     );
@@ -131,6 +131,11 @@ describe('why an exercise is not there', () => {
     expect(of(7)).toBe('With Wet slate the plan would be worth 7 less. Instead of Pulley.');
     expect(of(0)).toBe('With Wet slate the plan would be worth just as much. Instead of Pulley.');
     expect(signed(-6)).toBe('−6');
+  });
+  it('is no more than at most so much, as long as a better one may be found', () => {
+    expect(of(7, false)).toBe(
+      'With Wet slate the plan would be worth at most 7 less. Instead of Pulley.',
+    );
   });
 });
 

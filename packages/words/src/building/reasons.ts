@@ -121,7 +121,8 @@ export function whyNotInWords(
           ? ` Instead of ${listInWords(answer.insteadOf.map(nameOf))}.`
           : '';
       if (answer.points <= 0) return `With ${name} the plan would be worth just as much.${instead}`;
-      return `With ${name} the plan would be worth ${answer.points} less.${instead}`;
+      const atMost = answer.isProven ? '' : 'at most ';
+      return `With ${name} the plan would be worth ${atMost}${answer.points} less.${instead}`;
     }
   }
 }

@@ -8,31 +8,39 @@ const roomInWords = (room: number, end: 'above' | 'below'): string => {
   return room === 0 ? `no room ${end}` : `room of ${countInWords(room)} ${end}`;
 };
 
-/**
- * A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.»
- * @param tooFew the chance that too few are comfortable, said where it is worth saying
- * @param untold what would be best there, where the part was told by hand what to do
- */
+/** What a part does in a key, and what is known of it. */
+export interface CellDoing {
+  /** Undefined where the key is none of the ladder's. */
+  readonly move: Move | undefined;
+  /** Whether it holds the key's note there. */
+  readonly holds?: boolean;
+  /** The chance that too few are comfortable, said where it is worth saying. */
+  readonly tooFew?: number | undefined;
+  /** What would be best there, where the part was told by hand what to do. */
+  readonly untold?: Move | undefined;
+}
+
+/** A cell in words: «Altos on D♭: D♭4 to E♭5, a semitone above the comfort.» */
 export function cellInWords(
   band: Section,
-  { tonic, fits }: KeyColumn,
-  move: Move | undefined,
+  column: KeyColumn,
+  doing: CellDoing,
   wording: Wording,
-  tooFew = 0,
-  untold?: Move,
 ): string {
-  const words = cellWords(band, { tonic, fits }, move, wording);
-  const unsure = unsureInWords(tooFew);
-  const said = [
-    ...(untold === undefined ? [] : [toldInWords(band, move, untold)]),
-    ...(unsure ? [unsure] : []),
-  ];
+  const words = cellWords(band, column, doing, wording);
+  const unsure = unsureInWords(doing.tooFew ?? 0);
+  const told = toldInWords(band, doing);
+  const said = [...(told ? [told] : []), ...(unsure ? [unsure] : [])];
   return said.length > 0 ? `${words.slice(0, -1)}; ${said.join('; ')}.` : words;
 }
 
-/** What a part was told in a key, beside what would be best there. */
-function toldInWords({ octave, many }: Section, move: Move | undefined, untold: Move): string {
-  if (move === untold) return 'by hand, and best as well';
+/** What a part was told in a key, beside what would be best there; undefined where it was told nothing. */
+function toldInWords(
+  { octave, many }: Section,
+  { move, holds, untold }: CellDoing,
+): string | undefined {
+  if (untold === undefined) return undefined;
+  if (move === untold && !holds) return 'by hand, and best as well';
   if (untold === 'rest') return `by hand; the best would let the ${many} rest`;
   if (untold === octave) return `by hand; the best would have the ${many} sing as usual`;
   const way = untold < octave ? 'down' : 'up';
@@ -42,17 +50,18 @@ function toldInWords({ octave, many }: Section, move: Move | undefined, untold: 
 function cellWords(
   band: Section,
   { tonic, fits }: KeyColumn,
-  move: Move | undefined,
+  { move, holds = false }: CellDoing,
   wording: Wording,
 ): string {
   const fit = fits[band.id]!;
   const key = tonicName(tonic, wording.mode, wording.writing);
   const who = band.many.charAt(0).toUpperCase() + band.many.slice(1);
+  const name = (note: number) => noteInKey(note, tonic, wording.mode, wording.writing);
   if (move === 'rest') return `${who} rest on ${key}.`;
+  if (holds && move !== undefined) return `${who} hold ${name(tonic + move)} on ${key}.`;
   if (move !== undefined && move !== band.octave) {
     return `${who} on ${key}: an octave ${move < band.octave ? 'down' : 'up'}.`;
   }
-  const name = (note: number) => noteInKey(note, tonic, wording.mode, wording.writing);
   const span = `${name(fit.low)} to ${name(fit.high)}`;
   if (fit.state === 'out') return `${who} on ${key}: ${span}, out of reach.`;
   return `${who} on ${key}: ${span}, ${roomInWords(fit.roomAbove, 'above')}, ${roomInWords(fit.roomBelow, 'below')}.`;

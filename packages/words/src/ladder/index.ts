@@ -1,4 +1,4 @@
-export { cellInWords } from './cell';
+export { cellInWords, type CellDoing } from './cell';
 export { movesInWords } from './moves';
 export { reasonsInWords } from './reasons';
 export { beyondInWords, chosenStartInWords, infeasibleInWords } from './starts';

@@ -1,21 +1,22 @@
 import {
   type Semitones,
   freeOctaves,
+  isToldToHold,
   type Ladder,
   type LadderProblem,
-  type Move,
+  type ToldMove,
 } from '@wide-fern/core';
 import { countInWords, counted, listInWords } from '../counting';
 import { keyNamed, many, type Wording } from './wording';
 
 /** A stretch of keys in which a part does the same: from index `from` up to and with `to`. */
 interface Run {
-  readonly move: Move;
+  readonly move: ToldMove;
   readonly from: number;
   readonly to: number;
 }
 
-function runsOf(moves: readonly Move[]): Run[] {
+function runsOf(moves: readonly ToldMove[]): Run[] {
   const runs: Run[] = [];
   moves.forEach((move, i) => {
     const last = runs[runs.length - 1];
@@ -59,7 +60,12 @@ function runsInWords(
   const doings = new Map<string, string[]>();
   for (const run of runs) {
     if (run.move === usual) continue;
-    const doing = run.move === 'rest' ? 'rest' : `sing ${octaveInWords(run.move - usual)}`;
+    const doing =
+      run.move === 'rest'
+        ? 'rest'
+        : run.move === 'hold'
+          ? 'hold the key’s note'
+          : `sing ${octaveInWords(run.move - usual)}`;
     doings.set(doing, [...(doings.get(doing) ?? []), whereInWords(run, names)]);
   }
   const phrases = [...doings].map(([doing, places]) => `${doing} ${listInWords(places)}`);
@@ -69,7 +75,7 @@ function runsInWords(
 /** «altos rest from E», for all parts that do not simply sing as usual; parts that do alike together. */
 export function movesInWords(
   ladder: Ladder,
-  problem: Pick<LadderProblem, 'sections' | 'own'>,
+  problem: Pick<LadderProblem, 'sections' | 'own' | 'fixed'>,
   wording: Wording = {},
 ): string[] {
   // Who holds a note does so wherever it lies well: its octave is of no account.
@@ -79,7 +85,10 @@ export function movesInWords(
   for (const path of ladder.paths) {
     const usual = problem.sections.find(({ id }) => id === path.id)?.octave ?? 0;
     const free = anyOctave.includes(path.id);
-    const moves = path.moves.map((move) => (free && move !== 'rest' ? usual : move));
+    const moves = path.moves.map((move, i): ToldMove => {
+      if (isToldToHold(problem, path.id, i)) return 'hold';
+      return free && move !== 'rest' ? usual : move;
+    });
     const phrase = runsInWords(runsOf(moves), usual, names);
     if (!phrase) continue;
     phrases.set(phrase, [...(phrases.get(phrase) ?? []), many(wording, path.id)]);

@@ -1,5 +1,5 @@
 import { counted, listInWords } from '../counting';
-import { tonicName, type MidiNote, type Move, type Section } from '@wide-fern/core';
+import { tonicName, type MidiNote, type Section, type ToldMove } from '@wide-fern/core';
 import type { Wording } from './wording';
 
 /** What a part can be told to do in a key, and who it is about: «Altos on D♭». */
@@ -7,7 +7,7 @@ export function tellWords(
   { many, octave }: Pick<Section, 'many' | 'octave'>,
   tonic: MidiNote,
   wording: Wording,
-): { readonly who: string; readonly moves: readonly (readonly [move: Move, word: string])[] } {
+): { readonly who: string; readonly moves: readonly (readonly [move: ToldMove, word: string])[] } {
   const who = many.charAt(0).toUpperCase() + many.slice(1);
   return {
     who: `${who} on ${tonicName(tonic, wording.mode, wording.writing)}`,
@@ -15,6 +15,7 @@ export function tellWords(
       [octave, 'as usual'],
       [octave - 12, 'an octave down'],
       [octave + 12, 'an octave up'],
+      ['hold', 'hold the key’s note'],
       ['rest', 'rest'],
     ],
   };

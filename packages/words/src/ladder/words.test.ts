@@ -27,6 +27,13 @@ describe('what the parts do', () => {
       'basses rest at E and F, then sing an octave down at G♭ and G',
     ]);
   });
+  it('says who holds the key’s note, whatever the octave', () => {
+    const held = problem(4, { keys: 4, fixed: { B: { 1: 'hold', 2: 'hold' } } });
+    const ladder = bestLadder(held) as Ladder;
+    expect(movesInWords(ladder, held)).toEqual([
+      expect.stringMatching(/^basses hold the key’s note at \S+ and \S+$/),
+    ]);
+  });
   it('joins parts that do the same, and counts keys that come twice', () => {
     const ladder = bestLadder(problem(14, { shape: 'up-and-back', keys: 9 })) as Ladder;
     expect(movesInWords(ladder, { sections: mixedChoir })).toEqual([

@@ -39,11 +39,12 @@ export function weaveRows(
         const sounding = parts.find(({ part }) => part === id);
         if (!sounding || sounding.does === 'rest') return 'rests';
         if (sounding.does === 'own') return 'the own note';
-        const { fit, away } = sounding;
+        const { fit, away, told } = sounding;
         const note = (midi: number) => noteInKey(midi, tonic ?? 0, mode, writing);
         const span = fit.low === fit.high ? note(fit.low) : `${note(fit.low)} to ${note(fit.high)}`;
         const octave = away === 0 ? '' : `, an octave ${away < 0 ? 'down' : 'up'}`;
-        return `${span}${octave}${states[fit.state]}`;
+        const holds = told === 'hold' ? 'holds ' : '';
+        return `${holds}${span}${octave}${states[fit.state]}`;
       }),
     }));
   });

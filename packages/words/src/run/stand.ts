@@ -65,6 +65,10 @@ export interface Stand {
 const awayInWords = (octaves: number): string =>
   octaves === 0 ? '' : octaves < 0 ? 'an octave down' : 'an octave up';
 
+/** What a part does otherwise than as usual. */
+const doneInWords = ({ told, away }: Extract<Sounding, { does: 'sing' }>): string =>
+  told === 'hold' ? 'held' : awayInWords(away / 12);
+
 /** Who has which first note in a key, moved as it is sung now. */
 function partsIn(
   { segment }: Evaluated,
@@ -80,7 +84,7 @@ function partsIn(
       first === undefined || first === 'rest'
         ? null
         : noteNamed(wording, first + shift, tonic + shift);
-    const away = sounding.does === 'sing' && note !== null ? awayInWords(sounding.away / 12) : '';
+    const away = sounding.does === 'sing' && note !== null ? doneInWords(sounding) : '';
     const { many } = wording.parts!(sounding.part);
     return { id: sounding.part, many, note, away };
   });

@@ -5,8 +5,8 @@ import { singSheet } from './sing';
 
 export { openingsInWords } from './accompany';
 export * from './answers';
-export { lasting, lastingWords, linkInWords } from './links';
-export { practiceFor } from './practice';
+export { barsShownInWords, lasting, lastingWords, linkInWords } from './links';
+export { barsToPractise, practiceFor } from './practice';
 export type { PracticeEntry, PracticeKey, PracticeText } from './practice';
 export { readers } from './sheet';
 export type {

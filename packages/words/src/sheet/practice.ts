@@ -1,3 +1,4 @@
+import type { Segment } from '@wide-fern/contract';
 import { singsIn, tonicName, type Listening } from '@wide-fern/core';
 import { listeningOf } from '@wide-fern/plan';
 import { cautions } from '../cautions';
@@ -66,4 +67,24 @@ export function practiceFor(of: SheetOf, part?: string): PracticeText {
     (segment) => entryFor(segment, part),
     () => [of.choir, ...(who ? [`for ${who}`] : []), 'to practise at home'].join(' · '),
   );
+}
+
+/**
+ * Hard bars as they are written, to practise at home: of each the parts that sing there.
+ * @param part whose page it is: what it does not sing is left out
+ */
+export function barsToPractise(
+  of: SheetOf,
+  bars: readonly Segment[],
+  part?: string,
+): readonly PracticeEntry[] {
+  const { tonight } = of.document;
+  return bars.flatMap((bar) => {
+    const parts = bar.exercise.source?.parts ?? [];
+    const sections = tonight.sections.filter(({ id }) => parts.includes(id));
+    if (sections.length === 0 || (part !== undefined && !parts.includes(part))) return [];
+    const document = { ...of.document, tonight: { ...tonight, sections }, segments: [bar] };
+    // How often they are sung is nobody's choice: once, as it is written.
+    return practiceFor({ ...of, document }, part).entries.map((entry) => ({ ...entry, lines: [] }));
+  });
 }

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { JudgementBody, Ranges, ReadScore } from '@wide-fern/contract';
+import type { JudgementBody, JudgingCard, Ranges, ReadScore } from '@wide-fern/contract';
 import type { Purpose } from '@wide-fern/core';
 import { Account } from './account';
 import { Choir } from './choir';
@@ -73,3 +73,52 @@ export const PieceJudgement = defineEntity({
   },
 });
 export type PieceJudgement = InferEntity<typeof PieceJudgement>;
+
+/** A run of a piece that several judge. What is agreed on of the whole choir is a judgement under the same id. */
+export const PieceJudging = defineEntity({
+  name: 'PieceJudging',
+  properties: {
+    id: idColumn(),
+    piece: () => p.manyToOne(Piece).deleteRule('cascade').index(),
+    judgedOn: p.date(),
+    skills: p.json<Purpose[]>(),
+    /** Who sang, where it was not the whole choir. */
+    who: p.string().length(80),
+    tried: p.string().length(200),
+    by: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    closed: p.boolean().default(false),
+    agreed: p.json<JudgingCard>().nullable(),
+    createdAt: createdColumn(),
+  },
+});
+export type PieceJudging = InferEntity<typeof PieceJudging>;
+
+/** What one of several says of such a run. */
+export const PieceJudgingCard = defineEntity({
+  name: 'PieceJudgingCard',
+  uniques: [{ properties: ['judging', 'by'] }],
+  properties: {
+    id: idColumn(),
+    judging: () => p.manyToOne(PieceJudging).deleteRule('cascade').index(),
+    by: () => p.manyToOne(Account).deleteRule('set null').nullable(),
+    scores: p.json<JudgingCard['scores']>(),
+    target: p.string().length(40).$type<Purpose>().nullable(),
+    createdAt: createdColumn(),
+  },
+});
+export type PieceJudgingCard = InferEntity<typeof PieceJudgingCard>;
+
+/** The sound of such a run, for a while. */
+export const PieceRecording = defineEntity({
+  name: 'PieceRecording',
+  properties: {
+    id: idColumn(),
+    judging: () => p.oneToOne(PieceJudging).owner(true).deleteRule('cascade'),
+    name: p.string().length(200),
+    size: p.integer(),
+    bytes: p.blob().lazy(),
+    expiresAt: p.datetime(),
+    createdAt: createdColumn(),
+  },
+});
+export type PieceRecording = InferEntity<typeof PieceRecording>;

@@ -1,5 +1,5 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { EditFact, LinkUse, PlanDocument, SaidAtHome } from '@wide-fern/contract';
+import type { EditFact, LinkUse, PlanDocument, SaidAtHome, Segment } from '@wide-fern/contract';
 import { Account } from './account';
 import { Choir } from './choir';
 import { createdColumn, idColumn } from './columns';
@@ -73,6 +73,8 @@ export const PlanLink = defineEntity({
     use: p.string().length(10).$type<LinkUse>().default('sheet'),
     /** Whether singers are asked how it was. */
     asks: p.boolean().default(false),
+    /** Hard bars as they are written, for practising at home. */
+    bars: p.json<Segment[]>().nullable(),
     expiresAt: p.datetime().index(),
     createdAt: createdColumn(),
   },

@@ -22,6 +22,8 @@ import { Migration20261130220548 } from './Migration20261130220548';
 import { Migration20261130232300 } from './Migration20261130232300';
 import { Migration20261201013000 } from './Migration20261201013000';
 import { Migration20261201021409 } from './Migration20261201021409';
+import { Migration20261201052220 } from './Migration20261201052220';
+import { Migration20261201075238 } from './Migration20261201075238';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -49,4 +51,6 @@ export const migrations = [
   { name: 'Migration20261130232300', class: Migration20261130232300 },
   { name: 'Migration20261201013000', class: Migration20261201013000 },
   { name: 'Migration20261201021409', class: Migration20261201021409 },
+  { name: 'Migration20261201052220', class: Migration20261201052220 },
+  { name: 'Migration20261201075238', class: Migration20261201075238 },
 ] as const;

@@ -26,7 +26,7 @@ export function PieceRow({
   /** Whether its stems stand below its name, for want of width. */
   readonly stacked: boolean;
 }) {
-  const { id, title, composer, ranges, transpose, bars, seconds, next, target } = piece;
+  const { id, title, composer, ranges, transpose, bars, seconds, next, target, awaited } = piece;
   return (
     <Box
       asChild
@@ -50,6 +50,7 @@ export function PieceRow({
               {title}
             </Name>
             <Label truncate>
+              {awaited && <b>your card is awaited · </b>}
               {[composer, bars !== null && sizeInWords(bars, seconds ?? 0)]
                 .filter((one) => one !== '' && one !== false)
                 .join(' · ') || 'typed by hand'}

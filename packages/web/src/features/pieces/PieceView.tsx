@@ -10,6 +10,10 @@ import { ScoreView } from './ScoreView';
 import { Judgements } from './panel/Judgements';
 import { PieceActs } from './panel/PieceActs';
 import { usePieceScore } from './score/usePieceScore';
+import { lazily } from '../../ui/lazily';
+
+// What few pieces have is fetched when a piece is looked at.
+const Together = lazily(() => import('./together/Together'));
 
 /** A piece with its score on its way, or typed by hand; below it how its runs were judged. */
 export function PieceView({
@@ -74,7 +78,10 @@ export function PieceView({
         </>
       )}
       <Flex gap="40px" wrap="wrap" mt="20px" pt="14px" borderTopWidth="1px" borderColor="ink">
-        <Judgements piece={piece} />
+        <Box flex="1 1 440px" minW={0}>
+          <Judgements piece={piece} />
+          <Together piece={piece} />
+        </Box>
         <PieceActs piece={piece} />
       </Flex>
     </Box>

@@ -13,8 +13,8 @@ import { BarStrip } from './drawing/BarStrip';
 import type { ChosenBars } from './model/bars';
 import { noteOfPiece, pieceSentence } from '@wide-fern/words';
 import { useChosenBars } from './model/useChosenBars';
-import type { Asks } from './score/messages';
-import type { ScoreWorker } from './score/scoreWorker';
+import type { Asks } from '../../here/score/messages';
+import type { ScoreWorker } from '../../here/score/scoreWorker';
 import { useAsked } from './score/useAsked';
 
 /** How a lane and its words are wide. */

@@ -13,7 +13,13 @@ import {
 import { demoScores } from '@wide-fern/catalogue/demo';
 import { columnsOf, heightOf, pitchesShown, pitchScale, strip } from './drawing/geometry';
 import { draftOf, readDraft } from './form/pieceDraft';
-import { exerciseOf, purposesOf, syllablesOf, wordsOf, type Making } from './model/exercise';
+import {
+  exerciseOf,
+  purposesOf,
+  syllablesOf,
+  wordsOf,
+  type Making,
+} from '../../here/score/exercise';
 import { piecesWanted } from './model/list';
 import { readBars, writeBars } from './model/bars';
 import {

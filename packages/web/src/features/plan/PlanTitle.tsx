@@ -9,6 +9,7 @@ import {
   madeForInWords,
   type Clock,
 } from '@wide-fern/words';
+import { memo } from 'react';
 import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
@@ -38,7 +39,7 @@ export function PlanTitle({
   readonly onShelf: () => void;
   readonly onFit: () => void;
 }) {
-  const { choir, mayEdit } = useHere();
+  const { choir } = useHere();
   return (
     <TitleLine
       date={dayInWords(evening.startsAt, choir.timeZone)}
@@ -48,16 +49,47 @@ export function PlanTitle({
       sentence={endInWords(plan, start, clock)}
       madeFor={madeForInWords(plan.document.tonight)}
     >
-      <WordLink to={`/evenings/${evening.id}/sheet/${item}`} fontSize="13px">
+      <Acts
+        {...{ evening: evening.id, item, onBuild, onShelf, onFit }}
+        isEmpty={plan.segments.length === 0}
+        canFit={isTooLong(plan) || plan.left >= leastFree}
+      />
+    </TitleLine>
+  );
+}
+
+/** What can be made of the plan; it is not drawn anew for every second that a plan becomes longer. */
+const Acts = memo(function Acts({
+  evening,
+  item,
+  isEmpty,
+  canFit,
+  onBuild,
+  onShelf,
+  onFit,
+}: {
+  readonly evening: string;
+  readonly item: string;
+  readonly isEmpty: boolean;
+  /** Whether there is time to take or to give. */
+  readonly canFit: boolean;
+  readonly onBuild: () => void;
+  readonly onShelf: () => void;
+  readonly onFit: () => void;
+}) {
+  const { choir, mayEdit } = useHere();
+  return (
+    <>
+      <WordLink to={`/evenings/${evening}/sheet/${item}`} fontSize="13px">
         sheet for the stand
       </WordLink>
-      <LedWords place={{ choir: choir.id, evening: evening.id, item }} />
-      {mayEdit && plan.segments.length > 0 && (
-        <WordLink to={`/evenings/${evening.id}/lead/${item}`} fontSize="13px">
+      <LedWords place={{ choir: choir.id, evening: evening, item }} />
+      {mayEdit && !isEmpty && (
+        <WordLink to={`/evenings/${evening}/lead/${item}`} fontSize="13px">
           lead it
         </WordLink>
       )}
-      {mayEdit && plan.segments.length > 0 && (isTooLong(plan) || plan.left >= leastFree) && (
+      {mayEdit && !isEmpty && canFit && (
         <WordButton fontSize="13px" onClick={onFit}>
           fit to time
         </WordButton>
@@ -72,9 +104,9 @@ export function PlanTitle({
           Add an exercise
         </MainButton>
       )}
-    </TitleLine>
+    </>
   );
-}
+});
 
 /** What stands in the time that nothing fills yet. */
 export function FreePlace({

@@ -3,15 +3,17 @@ import type { Evening } from '@wide-fern/contract';
 import { leftInWords } from '@wide-fern/words';
 import {
   lazy,
+  type ReactNode,
   Suspense,
+  useCallback,
   useDeferredValue,
   useEffect,
   useMemo,
   useRef,
   useState,
-  type ReactNode,
 } from 'react';
 import { usePulling } from '../../ui/pulling';
+import { useRested } from '../../ui/useHeld';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Hidden, Label, WordButton } from '../../ui/words';
@@ -19,7 +21,7 @@ import type { TimeView } from '../../music/lanes/geometry';
 import type { Looking } from './drawing/Zoom';
 import type { Dropping } from './drawing/Dragging';
 import { Signs, SignsWord, useSigns, type SignsShown } from '../../ui/Signs';
-import { useWidth } from '../../ui/useSize';
+import { useThumb, useWidth } from '../../ui/useSize';
 import { signsOf } from '../../music/signs';
 import { type PlanStore } from '@wide-fern/client';
 import { Below } from './Below';
@@ -79,9 +81,11 @@ export function PlanView({
   const { start, allotted, plan, clock, narrow, sections, parts, layout } = usePlanDrawing({
     ...{ evening, item, document, part, width, view },
   });
-  const { isPulled } = usePulling();
-  // What lies behind a plan, and below it while something is pulled, is worked out when there is time.
-  const settled = useDeferredValue(plan);
+  const { pulled } = usePulling();
+  const isPulled = pulled !== undefined;
+  // What lies behind a plan, and below it while something is pulled, is worked out when there is time; while
+  // segments are pulled, which shows on the strip itself, when the hand rests.
+  const settled = useDeferredValue(useRested(plan, pulled === 'strip'));
   const below = isPulled ? settled : plan;
   const behind = useBehind(evening, settled);
   const looked = useLooked(settled, behind, isPulled);
@@ -97,21 +101,27 @@ export function PlanView({
     choose(id, beside ? 'beside' : undefined);
     setOpen('bench');
   };
-  const words = {
-    signs,
-    onNearer: () => looking.current?.nearer(),
-    onAll: view && (() => setView(undefined)),
-    onTable: () => setOpen('table'),
-  };
+  const viewWords = (
+    <ViewWords
+      signs={signs}
+      onNearer={() => looking.current?.nearer()}
+      onAll={view && (() => setView(undefined))}
+      onTable={() => setOpen('table')}
+    />
+  );
+  // Large enough for a thumb, the words have no room beside the strip.
+  const wordsAbove = useThumb() || narrow;
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const shelf = () => setOpen('shelf');
   const isShelf = open === 'shelf' && mayEdit;
+  const toggleShelf = useCallback(() => setOpen(isShelf ? 'bench' : 'shelf'), [isShelf, setOpen]);
+  const fit = useCallback(() => setOpen('fit'), [setOpen]);
   return (
     <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
       <PlanTitle
         {...{ evening, item, plan, start, clock, onBuild }}
-        onShelf={() => setOpen(isShelf ? 'bench' : 'shelf')}
-        onFit={() => setOpen('fit')}
+        onShelf={toggleShelf}
+        onFit={fit}
       />
       <PlanNotices
         {...{ store, allotted, clock }}
@@ -121,12 +131,7 @@ export function PlanView({
           setSaid(onTonightNow);
         }}
       />
-      {narrow && (
-        <Flex px="16px" justify="space-between">
-          <Label fontSize="12px">Evening</Label>
-          <ViewWords {...words} />
-        </Flex>
-      )}
+      {wordsAbove && <WordsAbove label={narrow && 'Evening'}>{viewWords}</WordsAbove>}
       <Woven
         {...{ plan, layout, parts, evening, item, start, clock, chosen, writing, behind }}
         {...{ view, looking }}
@@ -141,7 +146,7 @@ export function PlanView({
           narrow ? null : (
             <>
               Segments
-              <ViewWords {...words} />
+              {!wordsAbove && viewWords}
             </>
           )
         }
@@ -200,6 +205,20 @@ export function PlanView({
     </Box>
   );
 }
+
+/** The words that change how a plan is looked at, above it: where they have no room beside the strip. */
+const WordsAbove = ({
+  label,
+  children,
+}: {
+  readonly label: ReactNode;
+  readonly children: ReactNode;
+}) => (
+  <Flex px={{ base: '16px', md: '24px' }} gap="0 16px" justify="space-between">
+    <Label fontSize="12px">{label}</Label>
+    <Flex gap="0 16px">{children}</Flex>
+  </Flex>
+);
 
 /** The words that change how a plan is looked at. */
 function ViewWords({

@@ -20,16 +20,16 @@ function pulling(
   event.stopPropagation();
   const { currentTarget: handle, pointerId, clientX: from } = event;
   handle.setPointerCapture(pointerId);
-  setPulled(true);
+  setPulled('strip');
   let last = wanted(0);
   const move = (moved: globalThis.PointerEvent) => {
-    setPulled(true);
+    setPulled('strip');
     const next = wanted(moved.clientX - from);
     if (next !== last) onPull(next);
     last = next;
   };
   const end = () => {
-    setPulled(false);
+    setPulled(undefined);
     handle.removeEventListener('pointermove', move);
     handle.removeEventListener('pointerup', end);
     handle.removeEventListener('pointercancel', end);
@@ -90,12 +90,11 @@ export function SegmentEnds({
           title="pull: more or less talk"
           position="absolute"
           zIndex={3}
-          left={`${Math.max(2, talk * perSecond - 7)}px`}
           top="-3px"
           w="14px"
           h="16px"
           cursor="ew-resize"
-          style={{ touchAction: 'none' }}
+          style={{ left: Math.max(2, talk * perSecond - 7), touchAction: 'none' }}
           onPointerDown={pullTalk}
         >
           <Box mx="auto" mt="1px" w="3px" h="9px" bg="fern" />

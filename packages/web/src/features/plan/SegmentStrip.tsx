@@ -77,23 +77,23 @@ export function SegmentStrip({
       </Box>
       <Box
         position="absolute"
-        left={`${axis.left}px`}
-        w={`${Math.max(0, axis.right - axis.left)}px`}
         top={0}
         h="56px"
-        // What lies outside the view is not seen; handles may stand out above and below.
-        style={
-          axis.x(0) < axis.left || end > axis.right + 0.5
-            ? { clipPath: 'inset(-6px 0)' }
-            : undefined
-        }
+        // Measures that change while something is pulled stand on the element itself: a rule for each
+        // would have the whole page's style worked out anew.
+        style={{
+          left: axis.left,
+          width: Math.max(0, axis.right - axis.left),
+          // What lies outside the view is not seen; handles may stand out above and below.
+          ...(axis.x(0) < axis.left || end > axis.right + 0.5 ? { clipPath: 'inset(-6px 0)' } : {}),
+        }}
       >
         <Box
           as="ol"
           aria-label="Segments"
           display="flex"
           position="absolute"
-          left={`${axis.x(0) - axis.left}px`}
+          style={{ left: axis.x(0) - axis.left }}
           top={0}
           borderTopWidth="1px"
           listStyleType="none"
@@ -134,8 +134,7 @@ export function SegmentStrip({
       <Box
         hidden={end > axis.right || end < axis.left}
         position="absolute"
-        left={`${end}px`}
-        right={`calc(100% - ${axis.right}px)`}
+        style={{ left: end, right: `calc(100% - ${axis.right}px)` }}
         top={0}
         h="54px"
         borderTopWidth="1px"

@@ -88,7 +88,7 @@ function Item({
   const path = hasKeys(segment.exercise.music) ? wholePath : '';
   const pathFits = room === 'all' && seen >= (length.length + path.length) * 6.4 + 22;
   return (
-    <Box as="li" w={`${width}px`} flexShrink={0} position="relative">
+    <Box as="li" style={{ width }} flexShrink={0} position="relative">
       <Box
         as="button"
         data-drawn
@@ -112,8 +112,10 @@ function Item({
         borderColor={isChosen ? 'fern' : 'line'}
         borderRightColor={isChosen ? 'fern' : 'line'}
         // Outside the view there is nothing to push aside.
-        pl={`${5 + (seen > 12 ? before : 0)}px`}
-        pr={`${5 + (seen > 12 ? behind : 0)}px`}
+        style={{
+          paddingLeft: 5 + (seen > 12 ? before : 0),
+          paddingRight: 5 + (seen > 12 ? behind : 0),
+        }}
         pt="3px"
         fontSize="12px"
         lineHeight="15px"

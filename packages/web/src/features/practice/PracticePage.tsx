@@ -3,8 +3,16 @@ import { useQuery } from '@tanstack/react-query';
 import { messageOf } from '@wide-fern/client';
 import { openPractice } from '@wide-fern/client/practice';
 import type { Practice } from '@wide-fern/contract';
-import { cautions, clockIn, dayInWords, practiceFor, type SheetOf } from '@wide-fern/words';
-import { useEffect, useMemo, useState } from 'react';
+import {
+  barsToPractise,
+  cautions,
+  clockIn,
+  dayInWords,
+  practiceFor,
+  type PracticeEntry,
+  type SheetOf,
+} from '@wide-fern/words';
+import { useEffect, useMemo, useState, type ReactNode } from 'react';
 import { useLocation } from 'react-router';
 import { secretOf } from '../../ui/secretOf';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -77,8 +85,20 @@ function Exercises({
   const [heard, setHeard] = useState<string>();
   const of = useMemo(() => sheetOf(practice), [practice]);
   const { title, under, entries } = useMemo(() => practiceFor(of, part), [of, part]);
+  const bars = useMemo(() => barsToPractise(of, practice.bars, part), [of, practice.bars, part]);
   const clock = clockIn(of.timeZone, of.clock);
-  if (entries.length === 0) {
+  const exercise = (entry: PracticeEntry, asked?: ReactNode) => (
+    <PracticeExercise
+      key={`${entry.id} ${part ?? ''}`}
+      {...{ entry, part }}
+      writing={of.writing}
+      isHeard={heard === entry.id}
+      onHeard={setHeard}
+    >
+      {asked}
+    </PracticeExercise>
+  );
+  if (entries.length + bars.length === 0) {
     return (
       <Empty title="Nothing is planned yet">
         <Box>Open this link again later.</Box>
@@ -116,26 +136,41 @@ function Exercises({
         {cautions.pain}
       </Box>
       <Box as="ol" listStyleType="none" mt="8px">
-        {entries.map((entry) => (
-          <PracticeExercise
-            key={`${entry.id} ${part ?? ''}`}
-            {...{ entry, part }}
-            writing={of.writing}
-            isHeard={heard === entry.id}
-            onHeard={setHeard}
-          >
-            {sender && (
+        {entries.map((entry) =>
+          exercise(
+            entry,
+            sender && (
               <HowWasIt
                 name={entry.name}
                 hasNotes={entry.listening !== undefined}
                 place={{ ...page, part: part ?? null, exercise: entry.exercise }}
                 sender={sender}
               />
-            )}
-          </PracticeExercise>
-        ))}
+            ),
+          ),
+        )}
       </Box>
-      {sender && section && <WhatWasEasy {...{ section, sender }} writing={of.writing} />}
+      {bars.length > 0 && (
+        <Box as="section" aria-labelledby="hard-bars" mt="28px">
+          <Name as="h2" id="hard-bars" fontSize={{ base: '21px', md: '24px' }} lineHeight="1.25">
+            Hard bars, as they are written
+          </Name>
+          <Label>
+            Of the score this much is shown for you to practise; it is not to be handed on.
+          </Label>
+          <Box as="ol" listStyleType="none">
+            {bars.map((entry) => exercise(entry))}
+          </Box>
+        </Box>
+      )}
+      {sender && section && (
+        <WhatWasEasy
+          key={section.id}
+          {...{ section, sender }}
+          place={{ ...page, part: section.id }}
+          writing={of.writing}
+        />
+      )}
     </Box>
   );
 }

@@ -1,6 +1,13 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
-import { sendEasy, type Sender } from '@wide-fern/client/answers';
+import {
+  easyBefore,
+  keepEasy,
+  sendEasy,
+  type AnswerPlace,
+  type EasyDraft,
+  type Sender,
+} from '@wide-fern/client/answers';
 import { saidAtHomeSchema, type SaidAtHome } from '@wide-fern/contract';
 import { noteName, type MidiNote, type NoteWriting, type Section } from '@wide-fern/core';
 import { useMutation } from '@tanstack/react-query';
@@ -15,24 +22,35 @@ import { Label, Name, WordButton } from '../../ui/words';
 /** So many semitones beyond what the part reaches may be chosen. */
 const beyond = 7;
 
+const nothing: EasyDraft = { name: '', low: '', high: '' };
+
 type Easy = Extract<SaidAtHome, { kind: 'range' }>;
 
 /** The lowest and highest note that were easy, sent with a name; whoever leads confirms it. */
 export function WhatWasEasy({
   section,
+  place,
   sender,
   writing,
 }: {
   /** Whose notes may be chosen. */
   readonly section: Pick<Section, 'reach'>;
+  /** Of which page it is: what is half filled in waits on the device. */
+  readonly place: Omit<AnswerPlace, 'exercise'>;
   readonly sender: Sender;
   readonly writing: NoteWriting;
 }) {
-  const [name, setName] = useState('');
-  const [low, setLow] = useState('');
-  const [high, setHigh] = useState('');
+  const [draft, setDraft] = useState<EasyDraft>(() => easyBefore(place) ?? nothing);
+  const { name, low, high } = draft;
+  const change = (next: Partial<EasyDraft>) => {
+    setDraft({ ...draft, ...next });
+    keepEasy(place, { ...draft, ...next });
+  };
   const [wrong, setWrong] = useState<Partial<Record<keyof Easy, string>>>({});
-  const send = useMutation({ mutationFn: (said: Easy) => sendEasy(sender, said) });
+  const send = useMutation({
+    mutationFn: (said: Easy) => sendEasy(sender, said),
+    onSuccess: () => keepEasy(place, undefined),
+  });
   const [lowest, highest] = section.reach;
   const notes = Array.from(
     { length: highest - lowest + 1 + 2 * beyond },
@@ -57,8 +75,8 @@ export function WhatWasEasy({
     if (said.data?.kind === 'range' && low !== '' && high !== '') send.mutate(said.data);
   };
   const fields = [
-    ['Lowest', low, setLow, wrong.low],
-    ['Highest', high, setHigh, wrong.high],
+    ['Lowest', 'low', wrong.low],
+    ['Highest', 'high', wrong.high],
   ] as const;
   return (
     <Box as="section" aria-label="What was easy today" mt="24px" pt="16px" borderTopWidth="1px">
@@ -83,27 +101,28 @@ export function WhatWasEasy({
             maxLength={80}
             value={name}
             error={wrong.name}
-            onChange={(event) => setName(event.currentTarget.value)}
+            onChange={(event) => change({ name: event.currentTarget.value })}
           />
         </Box>
         <Flex mt="8px" gap="8px 20px" wrap="wrap" align="flex-start">
-          {fields.map(([label, value, set, error]) => (
+          {fields.map(([label, end, error]) => (
             <Flex key={label} gap="8px" align="flex-start">
               <Box w="130px">
                 <SelectField
                   label={`${label} note`}
-                  {...{ value, options, error }}
+                  {...{ options, error }}
+                  value={draft[end]}
                   minH="44px"
-                  onChange={(event) => set(event.currentTarget.value)}
+                  onChange={(event) => change({ [end]: event.currentTarget.value })}
                 />
               </Box>
               <WordButton
                 type="button"
                 minH="44px"
                 mt="24px"
-                disabled={value === ''}
+                disabled={draft[end] === ''}
                 aria-label={`Hear the ${label.toLowerCase()} note`}
-                onClick={() => void giveNote(Number(value))}
+                onClick={() => void giveNote(Number(draft[end]))}
               >
                 hear it
               </WordButton>

@@ -11,7 +11,7 @@ import PracticePage from './PracticePage';
 
 const practice = (more: Partial<Practice> = {}): Practice => ({
   ...{ choir: 'Quarry Lane Singers', timeZone: 'Europe/London', clock: '24', ...plainNames },
-  ...{ startsAt: '2026-12-01T19:30:00.000Z', allotted: 900, part: 'A', asks: false },
+  ...{ startsAt: '2026-12-01T19:30:00.000Z', allotted: 900, part: 'A', asks: false, bars: [] },
   document: performAll(documentOf('coat-off', 'slate-steps'), [
     choose('slate-steps', { repetitions: 3, told: { A: { 1: 'rest' } } }),
   ]),
@@ -163,6 +163,30 @@ describe('a page to practise from at home', () => {
         .getByRole('radio', { name: 'it hurt' })
         .getAttribute('aria-checked'),
     ).toBe('true');
+  });
+
+  it('keeps what was easy on the device until it is sent', async () => {
+    serve({ openPractice: () => practice({ asks: true }), sendAnswer: () => undefined });
+    await open();
+    const form = async () =>
+      within(await screen.findByRole('region', { name: 'What was easy today' }));
+    const before = await form();
+    fireEvent.change(before.getByLabelText('Your name'), { target: { value: 'Ash Tarn' } });
+    fireEvent.change(before.getByLabelText('Lowest note'), { target: { value: '57' } });
+    cleanup();
+    queryClient.clear();
+    await open();
+    const again = await form();
+    const value = (label: string) => again.getByLabelText<HTMLInputElement>(label).value;
+    expect([value('Your name'), value('Lowest note'), value('Highest note')]).toEqual([
+      'Ash Tarn',
+      '57',
+      '',
+    ]);
+    fireEvent.change(again.getByLabelText('Highest note'), { target: { value: '72' } });
+    fireEvent.click(again.getByRole('button', { name: 'Send it' }));
+    await again.findByText('Sent. Whoever leads your choir looks at it.');
+    expect(Object.keys(localStorage).filter((key) => key.includes(':easy:'))).toEqual([]);
   });
 
   it('takes what was easy with a name, and says what is missing where it is', async () => {

@@ -1,11 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation, useQuery } from '@tanstack/react-query';
 import { call, messageOf, planLinksQuery, queryClient, type PlanPlace } from '@wide-fern/client';
-import { makePlanLinkSchema, type NewPlanLink, type PlanLink } from '@wide-fern/contract';
+import {
+  makePlanLinkSchema,
+  type NewPlanLink,
+  type PlanLink,
+  type Segment,
+} from '@wide-fern/contract';
 import type { Section } from '@wide-fern/core';
 import { dayInWords, lasting, lastingWords, linkInWords } from '@wide-fern/words';
 import { useState } from 'react';
 import { useHere } from '../../here/session';
+import { BarsToShow } from './BarsToShow';
 import { FormField } from '../../ui/FormField';
 import { QuietButton } from '../../ui/MainButton';
 import { WordChoice } from '../../ui/WordChoice';
@@ -23,7 +29,7 @@ export function Links({
 }: {
   readonly place: PlanPlace;
   /** The parts of the plan. */
-  readonly sections: readonly Named[];
+  readonly sections: readonly Section[];
 }) {
   const [isOpen, setOpen] = useState(false);
   return (
@@ -36,7 +42,6 @@ export function Links({
   );
 }
 
-type Named = Pick<Section, 'id' | 'many'>;
 const uses = lasting.map((use) => [use, lastingWords[use]] as const);
 
 /** Codes for screens are made and taken back on the stand. */
@@ -47,13 +52,18 @@ function Opened({
   sections,
 }: {
   readonly place: PlanPlace;
-  readonly sections: readonly Named[];
+  readonly sections: readonly Section[];
 }) {
   const { timeZone } = useHere().choir;
   const [made, setMade] = useState<NewPlanLink>();
   const [use, setUse] = useState<(typeof lasting)[number]>('sheet');
   const [part, setPart] = useState('');
   const [asks, setAsks] = useState(false);
+  const [bars, setBars] = useState<Segment[] | undefined>([]);
+  const choose = (next: typeof use) => {
+    setUse(next);
+    setBars([]);
+  };
   const query = planLinksQuery(place);
   const links = useQuery(query);
   const refresh = () => queryClient.invalidateQueries({ queryKey: query.queryKey });
@@ -68,7 +78,10 @@ function Opened({
     send: (body) =>
       call('makePlanLink', {
         params: place,
-        body: { ...body, use, asks, part: use === 'practice' && part !== '' ? part : null },
+        body: {
+          ...{ ...body, use, asks, bars: use === 'practice' ? (bars ?? []) : [] },
+          part: use === 'practice' && part !== '' ? part : null,
+        },
       }),
     onDone: (one) => {
       form.reset();
@@ -82,7 +95,7 @@ function Opened({
   }
   return (
     <Box as="section" aria-label="Links for others" maxW="620px" mt="8px">
-      <WordChoice label="What the link is for" options={uses} value={use} onChange={setUse} />
+      <WordChoice label="What the link is for" options={uses} value={use} onChange={choose} />
       <Label>
         {use === 'sheet'
           ? 'Whoever has the link reads and prints these sheets as they are then, without an account.'
@@ -91,9 +104,12 @@ function Opened({
         It tells nothing of single singers.
       </Label>
       {use === 'practice' && (
-        <Tick checked={asks} onChange={setAsks}>
-          ask how each exercise was, without names, and let singers send what was easy for them
-        </Tick>
+        <>
+          <Tick checked={asks} onChange={setAsks}>
+            ask how each exercise was, without names, and let singers send what was easy for them
+          </Tick>
+          <BarsToShow {...{ place, sections }} onBars={setBars} />
+        </>
       )}
       <Box as="ul" listStyleType="none" mt="4px">
         {links.data.filter(isLasting).map(({ id, expiresAt, ...link }) => (
@@ -138,7 +154,12 @@ function Opened({
               />
             </Box>
           )}
-          <QuietButton type="submit" size="sm" mt="24px" disabled={isSending}>
+          <QuietButton
+            type="submit"
+            size="sm"
+            mt="24px"
+            disabled={isSending || (use === 'practice' && bars === undefined)}
+          >
             Make a link
           </QuietButton>
         </Flex>

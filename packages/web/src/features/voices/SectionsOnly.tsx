@@ -6,7 +6,7 @@ import { hueOf } from '../../ui/color';
 import { Label, Name } from '../../ui/words';
 
 /** What a reader sees: sections, never persons. */
-export function SectionsOnly({ voices }: { readonly voices: Voices }) {
+export default function SectionsOnly({ voices }: { readonly voices: Voices }) {
   const { choir } = useHere();
   return (
     <Box px={{ base: '16px', md: '40px' }} pt="16px" maxW="68ch">

@@ -40,6 +40,16 @@ export default function SentIn({ singers, parts }: Roster) {
   const answers = useQuery(answersQuery(choir.id));
   const [isOpen, setOpen] = useState(false);
   const sent = rangeAnswers(answers.data ?? []);
+  if (answers.isError && !answers.data) {
+    return (
+      <Box role="alert" fontSize="14px" mb="8px">
+        What singers sent from home could not be fetched. {messageOf(answers.error)}{' '}
+        <WordButton fontSize="14px" onClick={() => void answers.refetch()}>
+          try again
+        </WordButton>
+      </Box>
+    );
+  }
   if (sent.length === 0) return null;
   return (
     <Box fontSize="14px" mb="8px">

@@ -1,11 +1,14 @@
 import { Box } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
+import { lazy, Suspense } from 'react';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
 import { Failed, Loading } from '../../ui/states';
-import { SectionsOnly } from './SectionsOnly';
 import { useVoices } from './model/useVoices';
 import { VoicesView } from './VoicesView';
+
+/** For those who only read. */
+const SectionsOnly = lazy(() => import('./SectionsOnly'));
 
 /** Voices: what can this section sing tonight? */
 export default function VoicesPage() {
@@ -17,7 +20,13 @@ export default function VoicesPage() {
       {data.kind === 'failed' && <Failed message={messageOf(data.error)} onRetry={data.retry} />}
       {data.kind === 'ready' && (
         <Box flex="1">
-          {mayEdit ? <VoicesView data={data} /> : <SectionsOnly voices={data.voices} />}
+          {mayEdit ? (
+            <VoicesView data={data} />
+          ) : (
+            <Suspense fallback={<Loading what="the sections" />}>
+              <SectionsOnly voices={data.voices} />
+            </Suspense>
+          )}
         </Box>
       )}
     </Frame>

@@ -43,6 +43,26 @@ describe('what singers sent as easy', () => {
     await waitFor(() => expect(screen.queryByRole('button')).toBeNull());
   });
 
+  it('is said where it could not be fetched, and fetched again', async () => {
+    const { server } = served([easy(ids.one, 'Ash Tarn', 60, 72)]);
+    const { listAnswers } = server.answers;
+    server.answers = {
+      ...server.answers,
+      listAnswers: () => {
+        throw new Refusal(503, 'database_away', 'The database is away.');
+      },
+    };
+    await show(<SentIn singers={sopranos} parts={voices.parts} />);
+    expect((await screen.findByRole('alert')).textContent).toContain(
+      'What singers sent from home could not be fetched. The database is away.',
+    );
+    server.answers = { ...server.answers, ...(listAnswers ? { listAnswers } : {}) };
+    fireEvent.click(screen.getByRole('button', { name: 'try again' }));
+    expect(
+      await screen.findByRole('button', { name: 'One singer has sent what was easy' }),
+    ).toBeTruthy();
+  });
+
   it('becomes a check of the singer whose name it bears, once it is confirmed', async () => {
     const { kept, left } = served([
       easy(ids.one, ` ${first!.name.toUpperCase()}`, 60, 100),

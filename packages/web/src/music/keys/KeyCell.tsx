@@ -1,6 +1,6 @@
 import { Box } from '@chakra-ui/react';
-import type { Fit, KeyColumn, Move, Section } from '@wide-fern/core';
-import { cellInWords, type Wording } from '@wide-fern/words';
+import type { Fit, KeyColumn, Section } from '@wide-fern/core';
+import { cellInWords, type CellDoing, type Wording } from '@wide-fern/words';
 import type { KeyboardEvent } from 'react';
 import { color } from '../../ui/color';
 
@@ -23,12 +23,12 @@ const wedge = (x: number, base: number, way: 1 | -1): string =>
 /** What one part does in one of the ladder's keys, or how it would lie off the ladder. */
 function CellShape({
   fit,
-  move,
+  doing: { move, holds = false },
   usual,
   hue,
 }: {
   readonly fit: Fit;
-  readonly move: Move | undefined;
+  readonly doing: CellDoing;
   readonly usual: number;
   readonly hue: string;
 }) {
@@ -38,6 +38,7 @@ function CellShape({
   if (move === 'rest') {
     return <circle cx={x} cy={middle} r={4.5} fill="none" stroke={hue} strokeWidth={1.6} />;
   }
+  if (holds) return <rect x={x - 5} y={middle - 1.5} width={15} height={3} fill={hue} />;
   if (onLadder && move !== usual) {
     const tick = move < usual ? 4 : cell.height - 4;
     return (
@@ -77,9 +78,7 @@ export function Cell({
   place,
   band,
   column,
-  move,
-  tooFew,
-  untold,
+  doing,
   wording,
   hue,
   isFocused,
@@ -91,11 +90,7 @@ export function Cell({
   readonly place: string;
   readonly band: Section;
   readonly column: KeyColumn;
-  readonly move: Move | undefined;
-  /** The chance that too few of the part are comfortable, where it is known. */
-  readonly tooFew: number | undefined;
-  /** What would be best there, where the part was told by hand what to do. */
-  readonly untold: Move | undefined;
+  readonly doing: CellDoing;
   readonly wording: Wording;
   readonly hue: string;
   readonly isFocused: boolean;
@@ -105,12 +100,13 @@ export function Cell({
   /** Asks what the part is to do there; undefined where nothing can be told. */
   readonly onAsk: (() => void) | undefined;
 }) {
+  const { move, untold } = doing;
   const isSung = move !== undefined && move !== 'rest';
   return (
     <Box
       role="gridcell"
       data-cell={place}
-      aria-label={cellInWords(band, column, move, wording, tooFew, untold)}
+      aria-label={cellInWords(band, column, doing, wording)}
       tabIndex={isFocused || isEntry ? 0 : -1}
       onFocus={onPoint}
       onMouseEnter={onPoint}
@@ -133,7 +129,7 @@ export function Cell({
           fill={isSung ? hue : color('paper')}
           opacity={isSung ? 0.085 : 1}
         />
-        <CellShape fit={column.fits[band.id]!} move={move} usual={band.octave} hue={hue} />
+        <CellShape fit={column.fits[band.id]!} doing={doing} usual={band.octave} hue={hue} />
         {untold !== undefined && (
           <rect x={1} y={cell.height / 2 - 3} width={3} height={6} fill={hue} />
         )}

@@ -4,13 +4,15 @@ import {
   farKey,
   keysToReach,
   keyStrip,
+  isToldToHold,
   ladderOfPart,
   patternOf,
+  type KeyColumn,
   type Ladder,
-  type Move,
   type SegmentKeys,
+  type ToldMove,
 } from '@wide-fern/core';
-import { cellInWords, type Wording } from '@wide-fern/words';
+import { cellInWords, type CellDoing, type Wording } from '@wide-fern/words';
 import { useRef, useState, type KeyboardEvent, type ReactNode } from 'react';
 import { hueOf } from '../../ui/color';
 import { type Sure, tooFewIn } from './sure';
@@ -22,18 +24,26 @@ import { isTold, Telling } from './Telling';
 
 type LadderKeys = Extract<SegmentKeys, { kind: 'ladder' }>;
 
-/** The moves of each column: a tonic that is sung more than once shows its first time. */
-function movesAt(ladder: Ladder | undefined, tonic: number, part: string): Move | undefined {
-  if (!ladder) return undefined;
-  const i = ladder.tonics.indexOf(tonic);
-  return i < 0 ? undefined : ladder.paths.find(({ id }) => id === part)?.moves[i];
-}
-
-/** What would be best for a part in a key of the ladder, where it was told by hand what to do there. */
-function untoldAt({ problem, sung, untold }: LadderKeys, tonic: number, part: string) {
-  const place = sung?.tonics.indexOf(tonic) ?? -1;
-  if (place < 0 || !isTold(problem.fixed, part, place)) return undefined;
-  return untold?.paths.find(({ id }) => id === part)?.moves[place];
+/** What a part does in a column's key, and what is known of it: of a tonic that is sung more than once, the first time. */
+function doingAt(
+  keys: LadderKeys,
+  band: Section,
+  column: KeyColumn,
+  sure: Sure | undefined,
+): CellDoing {
+  const { problem, sung, untold } = keys;
+  const ladder = ladderOfPart(keys, band.id);
+  const moveIn = (of: Ladder | undefined, place: number) =>
+    place < 0 ? undefined : of?.paths.find(({ id }) => id === band.id)?.moves[place];
+  const place = ladder?.tonics.indexOf(column.tonic) ?? -1;
+  const move = moveIn(ladder, place);
+  const holds = isToldToHold(problem, band.id, place);
+  const isByHand = sung === ladder && isTold(problem.fixed, band.id, place);
+  return {
+    ...{ move, holds },
+    tooFew: tooFewIn(sure, band, column, { move, holds }),
+    untold: isByHand ? moveIn(untold, place) : undefined,
+  };
 }
 
 /** No more keys than this are pulled out. */
@@ -93,7 +103,7 @@ export function KeyStrip({
   /** A start that is pointed at, before it is taken; undefined when none is. */
   readonly onLook: (tonic: number | undefined) => void;
   /** Tells a part what to do in a key, by its place; null lets the best be found. */
-  readonly onTell?: ((part: string, place: number, move: Move | null) => void) | undefined;
+  readonly onTell?: ((part: string, place: number, move: ToldMove | null) => void) | undefined;
   /** So many keys, as they are pulled; without it only the start can be. */
   readonly onKeys?: ((keys: number) => void) | undefined;
   /** What is said of the start, right below the strip. */
@@ -171,14 +181,7 @@ export function KeyStrip({
                 place={`${row}-${i}`}
                 band={band}
                 column={each}
-                move={movesAt(ladderOfPart(keys, band.id), each.tonic, band.id)}
-                untold={untoldAt(keys, each.tonic, band.id)}
-                tooFew={tooFewIn(
-                  sure,
-                  band,
-                  each,
-                  movesAt(ladderOfPart(keys, band.id), each.tonic, band.id),
-                )}
+                doing={doingAt(keys, band, each, sure)}
                 wording={wording}
                 hue={hueOf(band.id, row)}
                 isFocused={focused?.row === row && focused.column === i}
@@ -212,15 +215,8 @@ export function KeyStrip({
           ? cellInWords(
               pointed.band,
               pointed.at,
-              movesAt(ladderOfPart(keys, pointed.band.id), pointed.at.tonic, pointed.band.id),
+              doingAt(keys, pointed.band, pointed.at, sure),
               wording,
-              tooFewIn(
-                sure,
-                pointed.band,
-                pointed.at,
-                movesAt(ladderOfPart(keys, pointed.band.id), pointed.at.tonic, pointed.band.id),
-              ),
-              untoldAt(keys, pointed.at.tonic, pointed.band.id),
             )
           : null}
       </Box>

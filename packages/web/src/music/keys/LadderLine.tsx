@@ -33,7 +33,8 @@ export function LadderLine({
       width={width}
       height={18}
       aria-hidden="true"
-      style={{ display: 'block', overflow: 'visible' }}
+      // Its ends stand out a little; what lies beyond the columns that are shown does not.
+      style={{ display: 'block', overflow: 'visible', clipPath: 'inset(-6px -16px)' }}
     >
       <g transform="translate(26 0)" stroke={color('fern')} fill={color('fern')}>
         <polyline points={line.map((x) => `${x},9`).join(' ')} strokeWidth={1.6} fill="none" />

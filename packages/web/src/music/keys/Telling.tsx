@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { LadderProblem, Move, Section, SegmentKeys } from '@wide-fern/core';
+import type { LadderProblem, Section, SegmentKeys, ToldMove } from '@wide-fern/core';
 import { tellWords, type Wording } from '@wide-fern/words';
 import { useEffect, useRef } from 'react';
 import { WordChoice } from '../../ui/WordChoice';
@@ -29,7 +29,7 @@ export function Telling({
   readonly wording: Wording;
   readonly part: string;
   readonly place: number;
-  readonly onTell: (part: string, place: number, move: Move | null) => void;
+  readonly onTell: (part: string, place: number, move: ToldMove | null) => void;
   readonly onClose: () => void;
 }) {
   const frame = useRef<HTMLDivElement>(null);
@@ -60,7 +60,7 @@ export function Telling({
       }}
     >
       <Box fontWeight={650}>{words.who}</Box>
-      <WordChoice<Move | typeof best>
+      <WordChoice<ToldMove | typeof best>
         label={words.who}
         value={told}
         options={[...words.moves, [best, 'what is best']]}

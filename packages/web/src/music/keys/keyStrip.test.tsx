@@ -1,7 +1,7 @@
 import { act, fireEvent, screen, within } from '@testing-library/react';
 import { choose, evaluate, performAll } from '@wide-fern/plan';
 import { documentOf, tonight } from '@wide-fern/plan/testing';
-import type { Move } from '@wide-fern/core';
+import { noteInKey, type ToldMove } from '@wide-fern/core';
 import fc from 'fast-check';
 import { show, tidy } from '../../testing/page';
 import { cellAfterKey } from './keyRange';
@@ -26,7 +26,7 @@ async function showStrip(
 ) {
   const started: number[] = [];
   const looked: (number | undefined)[] = [];
-  const told: (readonly [string, number, Move | null])[] = [];
+  const told: (readonly [string, number, ToldMove | null])[] = [];
   const keys = keysOf(id, changed);
   await show(
     <KeyStrip
@@ -96,9 +96,11 @@ describe('the key strip', () => {
     expect(word('what is best').getAttribute('aria-checked')).toBe('true');
     expect(window.document.activeElement).toBe(word('what is best'));
     fireEvent.click(word('rest'));
+    fireEvent.click(word('hold the key’s note'));
     fireEvent.click(word('an octave down'));
     expect(told).toEqual([
       ['A', 2, 'rest'],
+      ['A', 2, 'hold'],
       ['A', 2, -12],
     ]);
     fireEvent.keyDown(choice, { key: 'Escape' });
@@ -108,6 +110,19 @@ describe('the key strip', () => {
     fireEvent.keyDown(tenors, { key: 'Enter' });
     fireEvent.click(screen.getByRole('radio', { name: 'an octave up' }));
     expect(told.at(-1)).toEqual(['T', 0, 0]);
+  });
+
+  it('shows and says that a part holds the key’s note, by hand', async () => {
+    const { keys } = await showStrip('pulley', { changed: { told: { B: { '1': 'hold' } } } });
+    const cell = cellOf(keys, 3, 1);
+    const { tonics, paths } = keys.sung!;
+    const note = noteInKey(tonics[1]! + Number(paths[3]!.moves[1]), tonics[1]!, 'major', 'flats');
+    expect(cell.getAttribute('aria-label')).toMatch(
+      new RegExp(`^Basses hold ${note} on [^;]+; by hand; the best would have the basses `),
+    );
+    fireEvent.click(cell);
+    const [held] = screen.getAllByRole('radio', { name: 'hold the key’s note' });
+    expect(held!.getAttribute('aria-checked')).toBe('true');
   });
 
   it('says beside what was told what would be best, and lets that be found again', async () => {

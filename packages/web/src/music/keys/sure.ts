@@ -7,11 +7,12 @@ export type Sure = (part: string, span: PitchRange) => SectionSureness | undefin
 export function tooFewIn(
   sure: Sure | undefined,
   { id, octave }: Section,
-  { fits }: KeyColumn,
-  move: Move | undefined,
+  { tonic, fits }: KeyColumn,
+  { move, holds }: { readonly move: Move | undefined; readonly holds: boolean },
 ): number | undefined {
   const fit = fits[id];
   if (!fit || move === 'rest') return undefined;
+  if (holds && move !== undefined) return sure?.(id, [tonic + move, tonic + move])?.tooFew;
   const away = move === undefined ? 0 : move - octave;
   return sure?.(id, [fit.low + away, fit.high + away])?.tooFew;
 }

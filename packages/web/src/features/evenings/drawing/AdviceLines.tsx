@@ -7,7 +7,7 @@ import { WordButton } from '../../../ui/words';
 import { advised, agendaMinutes, clockAfter } from '../model/typed';
 
 /** What would spare the voices tonight, a line each with its one act, never more than two. */
-export function AdviceLines({
+export default function AdviceLines({
   evening: { agenda, start },
   pieces,
   sections,

@@ -9,15 +9,16 @@ import {
 import { clockInWords } from '@wide-fern/words';
 import { lazy, Suspense, useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
+import { lazily } from '../../../ui/lazily';
 import { useWidth } from '../../../ui/useSize';
 import { Label, WordButton } from '../../../ui/words';
 import { agendaMinutes, clockAfter, moved, usualItems, withItem, withNew } from '../model/typed';
 import type { EveningSaving } from '../model/useEveningSaving';
-import { AdviceLines } from './AdviceLines';
 import { EveningClock } from './EveningClock';
 import { eveningScale } from './scale';
 
-/** Beneath the clock, which does not wait for it. */
+/** Beneath the clock, which does not wait for them. */
+const AdviceLines = lazily(() => import('./AdviceLines'));
 const AskedLanes = lazy(() => import('./AskedLanes').then((it) => ({ default: it.AskedLanes })));
 
 /** Right behind what is drawn. */

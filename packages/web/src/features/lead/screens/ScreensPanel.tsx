@@ -26,7 +26,10 @@ export default function ScreensPanel({
   const refresh = () => queryClient.invalidateQueries({ queryKey: query.queryKey });
   const make = useMutation({
     mutationFn: (use: (typeof uses)[number]) =>
-      call('makePlanLink', { params: place, body: { note: '', use, part: null, asks: false } }),
+      call('makePlanLink', {
+        params: place,
+        body: { note: '', use, part: null, asks: false, bars: [] },
+      }),
     onSuccess: setMade,
     onSettled: refresh,
   });

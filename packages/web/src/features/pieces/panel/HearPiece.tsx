@@ -7,7 +7,7 @@ import { Stepper } from '../../../ui/Stepper';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import type { ChosenBars } from '../model/bars';
-import type { ScoreWorker } from '../score/scoreWorker';
+import type { ScoreWorker } from '../../../here/score/scoreWorker';
 import { usePieceHearing, type Wanted } from '../score/usePieceHearing';
 
 /** Hearing a piece from the chosen bar on: everyone, one part alone or above the others, slower. */

@@ -1,4 +1,4 @@
-import { Box, Flex, Input } from '@chakra-ui/react';
+import { Box, Flex } from '@chakra-ui/react';
 import type { Judgement, JudgementBody, Piece } from '@wide-fern/contract';
 import { openTarget, purposes, type Purpose } from '@wide-fern/core';
 import { DateField } from '../../../ui/TypedField';
@@ -13,6 +13,8 @@ import { useKeptDraft } from '../../../ui/useKeptDraft';
 import { Label, WordButton } from '../../../ui/words';
 
 import { JudgedLine } from '../../../music/figures/JudgedLine';
+import { skillsToJudge } from '../model/skills';
+import { emptyRows, ScoreRows, scoresOf, TargetChoice, type ScoreRow } from './ScoreRows';
 
 /** How runs of a piece were judged, skill by skill, and the judging of the next one. */
 export function Judgements({ piece }: { readonly piece: Piece }) {
@@ -25,7 +27,7 @@ export function Judgements({ piece }: { readonly piece: Piece }) {
     ...new Set(piece.judgements.flatMap(({ scores }) => scores.map(({ skill }) => skill))),
   ];
   return (
-    <Box flex="1 1 440px" minW={0}>
+    <Box>
       <Box as="h2" fontWeight={650} mb="4px">
         Runs judged
       </Box>
@@ -69,7 +71,7 @@ export function Judgements({ piece }: { readonly piece: Piece }) {
       )}
       {mayEdit &&
         (judging ? (
-          <JudgeForm piece={piece} suggested={target?.skill} onDone={() => setJudging(false)} />
+          <JudgeForm piece={piece} onDone={() => setJudging(false)} />
         ) : (
           <WordButton mt="6px" fontSize="13px" onClick={() => setJudging(true)}>
             judge a run
@@ -124,44 +126,19 @@ function JudgementLine({
   );
 }
 
-interface Row {
-  readonly skill: Purpose;
-  readonly score: number | undefined;
-  readonly note: string;
-}
-
 /** A judgement while it is made. */
 interface Judging {
-  readonly rows: readonly Row[];
+  readonly rows: readonly ScoreRow[];
   readonly target: Purpose | '';
   readonly judgedOn: string;
 }
 
-/** The skills to judge: those marked and judged before, and the open target first. */
-function firstRows(piece: Piece, suggested: Purpose | undefined): Row[] {
-  const skills = [
-    ...(suggested ? [suggested] : []),
-    ...piece.marks.map(({ skill }) => skill),
-    ...piece.judgements.flatMap(({ scores }) => scores.map(({ skill }) => skill)),
-  ];
-  const [first = 'legato', ...others] = [...new Set(skills)];
-  return [first, ...others].slice(0, 5).map((skill) => ({ skill, score: undefined, note: '' }));
-}
-
 /** Judging one run: each skill from 1 to 5 with a word about it, and the next target. */
-function JudgeForm({
-  piece,
-  suggested,
-  onDone,
-}: {
-  readonly piece: Piece;
-  readonly suggested: Purpose | undefined;
-  readonly onDone: () => void;
-}) {
+function JudgeForm({ piece, onDone }: { readonly piece: Piece; readonly onDone: () => void }) {
   const { account, choir } = useHere();
   const { add } = useJudging(choir.id, piece.id);
   const [begun] = useState((): Judging => ({
-    rows: firstRows(piece, suggested),
+    rows: emptyRows(skillsToJudge(piece)),
     target: '',
     judgedOn: dayIn(choir.timeZone),
   }));
@@ -171,13 +148,9 @@ function JudgeForm({
     begun,
   );
   const set = (next: Partial<Judging>) => setDraft({ rows, target, judgedOn, ...next });
-  const setRows = (next: readonly Row[]) => set({ rows: next });
+  const setRows = (next: readonly ScoreRow[]) => set({ rows: next });
   const [missing, setMissing] = useState(false);
-  const change = (at: number, next: Partial<Row>) =>
-    setRows(rows.map((row, i) => (i === at ? { ...row, ...next } : row)));
-  const judged = rows.flatMap(({ skill, score, note }) =>
-    score === undefined ? [] : [{ skill, score, note }],
-  );
+  const judged = scoresOf(rows);
   const more = purposes.filter((skill) => rows.every((row) => row.skill !== skill));
   const store = () => {
     const body: JudgementBody = { judgedOn, scores: judged, target: target || null };
@@ -204,42 +177,7 @@ function JudgeForm({
         </Box>
         <Label as="span">1 needs much, 5 needs nothing</Label>
       </Flex>
-      {rows.map(({ skill, score, note }, i) => (
-        <Flex key={skill} gap="8px" align="center" mb="4px" wrap="wrap">
-          <Box w="128px">{skill}</Box>
-          <Flex role="radiogroup" aria-label={`How ${skill} was`} gap="2px">
-            {[1, 2, 3, 4, 5].map((points) => (
-              <WordButton
-                key={points}
-                type="button"
-                role="radio"
-                aria-checked={score === points}
-                w="28px"
-                minH="28px"
-                fontSize="13px"
-                fontWeight={score === points ? 700 : 400}
-                bg={score === points ? 'fern' : 'transparent'}
-                color={score === points ? 'onFern' : 'ink'}
-                borderWidth="1px"
-                borderColor={score === points ? 'fern' : 'line'}
-                onClick={() => change(i, { score: score === points ? undefined : points })}
-              >
-                {points}
-              </WordButton>
-            ))}
-          </Flex>
-          <Input
-            size="xs"
-            flex="1 1 140px"
-            aria-label={`A word about ${skill}`}
-            placeholder="a word about it"
-            maxLength={400}
-            value={note}
-            bg="sheet"
-            onChange={(event) => change(i, { note: event.currentTarget.value })}
-          />
-        </Flex>
-      ))}
+      <ScoreRows rows={rows} onChange={setRows} />
       <Flex gap="12px" align="center" wrap="wrap" mt="6px">
         {more.length > 0 && (
           <PlainSelect
@@ -254,16 +192,7 @@ function JudgeForm({
             }
           />
         )}
-        <Label as="span">next target</Label>
-        <PlainSelect
-          label="Next target"
-          value={target}
-          options={[
-            { value: '', word: 'none' },
-            ...purposes.map((skill) => ({ value: skill, word: skill })),
-          ]}
-          onChange={(skill) => set({ target: skill as Purpose | '' })}
-        />
+        <TargetChoice value={target} onChange={(skill) => set({ target: skill })} />
       </Flex>
       <Flex gap="12px" mt="8px" align="center">
         <MainButton size="sm" disabled={add.isPending} onClick={store}>

@@ -4,10 +4,10 @@ import { type Section, excerptForms, type Excerpt, type ExcerptForm } from '@wid
 import { useMemo, useState } from 'react';
 import { PlainSelect } from '../../../ui/PlainSelect';
 import type { ChosenBars } from '../model/bars';
-import { wordsOf, type Making } from '../model/exercise';
+import { wordsOf, type Making } from '../../../here/score/exercise';
 import { barsInWords } from '@wide-fern/words';
-import type { Asks } from '../score/messages';
-import type { ScoreWorker } from '../score/scoreWorker';
+import type { Asks } from '../../../here/score/messages';
+import type { ScoreWorker } from '../../../here/score/scoreWorker';
 import { useAsked } from '../score/useAsked';
 import { WordChoice } from '../../../ui/WordChoice';
 import { ChoiceRow } from './ChoiceRow';

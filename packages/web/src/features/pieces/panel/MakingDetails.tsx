@@ -18,7 +18,7 @@ import { Stepper } from '../../../ui/Stepper';
 import { Label, WordLink } from '../../../ui/words';
 import { KeyLetters } from '../drawing/KeyLetters';
 import type { ChosenBars } from '../model/bars';
-import { exerciseOf, type Making } from '../model/exercise';
+import { exerciseOf, type Making } from '../../../here/score/exercise';
 import { ChoiceRow } from './ChoiceRow';
 import { PutIntoPlan } from './PutIntoPlan';
 import { useStoring } from './useStoring';

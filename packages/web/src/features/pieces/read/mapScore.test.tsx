@@ -4,8 +4,8 @@ import type { StorePiece } from '@wide-fern/contract';
 import { foundIn, mixedChoir, readingOfScore, usualSections } from '@wide-fern/core';
 import { ids, show, tidy } from '../../../testing/page';
 import { Refusal, serve } from '../../../testing/served';
-import type { Asks } from '../score/messages';
-import type { ScoreWorker } from '../score/scoreWorker';
+import type { Asks } from '../../../here/score/messages';
+import type { ScoreWorker } from '../../../here/score/scoreWorker';
 import { guessedMapping, missingIn, rangesInWords, whoSings } from './mappingModel';
 import { MapScore } from './MapScore';
 

@@ -5,8 +5,8 @@ import { useMemo, useState } from 'react';
 import { useNavigate } from 'react-router';
 import { useHere } from '../../../here/session';
 import { bodyOf, keepFile, storePiece } from '../model/changes';
-import type { Asks } from '../score/messages';
-import { ScoreRefused, type ScoreWorker } from '../score/scoreWorker';
+import type { Asks } from '../../../here/score/messages';
+import { ScoreRefused, type ScoreWorker } from '../../../here/score/scoreWorker';
 import { useAsked } from '../score/useAsked';
 import {
   guessedMapping,

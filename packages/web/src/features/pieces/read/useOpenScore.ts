@@ -2,7 +2,7 @@ import { messageOf } from '@wide-fern/client';
 import { largestScoreFile } from '@wide-fern/contract';
 import type { FoundScore } from '@wide-fern/core';
 import { useEffect, useRef, useState } from 'react';
-import { ScoreRefused, ScoreWorker } from '../score/scoreWorker';
+import { ScoreRefused, ScoreWorker } from '../../../here/score/scoreWorker';
 
 export type Opening =
   | { readonly kind: 'none' }

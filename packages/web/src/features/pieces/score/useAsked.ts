@@ -1,6 +1,6 @@
 import { useEffect, useState } from 'react';
-import type { Asks, Word } from './messages';
-import type { ScoreWorker } from './scoreWorker';
+import type { Asks, Word } from '../../../here/score/messages';
+import type { ScoreWorker } from '../../../here/score/scoreWorker';
 
 /** What a worker answered last to a question that may change; the answer before stands until the next is here. */
 export function useAsked<W extends Word>(

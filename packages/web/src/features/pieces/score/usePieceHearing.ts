@@ -1,8 +1,8 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { NoSound } from '../../../music/hearing/noSound';
 import type { Playing } from '../../../music/hearing/player';
-import type { Asks } from './messages';
-import type { ScoreWorker } from './scoreWorker';
+import type { Asks } from '../../../here/score/messages';
+import type { ScoreWorker } from '../../../here/score/scoreWorker';
 
 export type PieceHearing =
   | { readonly kind: 'silent' }

@@ -1,7 +1,8 @@
 import type { Piece } from '@wide-fern/contract';
 import { useEffect, useState } from 'react';
-import { ApiError, callFile } from '@wide-fern/client';
-import { ScoreRefused, ScoreWorker } from './scoreWorker';
+import { ApiError } from '@wide-fern/client';
+import { openPieceScore } from '../../../here/score/openPieceScore';
+import { ScoreRefused, ScoreWorker } from '../../../here/score/scoreWorker';
 
 /** A piece's score on its way to be looked at. */
 export type PieceScoreState =
@@ -16,10 +17,7 @@ type Found = { readonly file: string; readonly turn: number } & (
   | { readonly kind: 'ready'; readonly worker: ScoreWorker }
 );
 
-/**
- * Holds a piece's score in a worker as long as the page is open. A file that was read on this device
- * before is neither fetched nor read again.
- */
+/** Holds a piece's score in a worker as long as the page is open. */
 export function usePieceScore(choir: string, piece: Piece): PieceScoreState {
   const file = piece.piece.score?.file;
   const { id } = piece;
@@ -32,14 +30,12 @@ export function usePieceScore(choir: string, piece: Piece): PieceScoreState {
     const where = { file, turn };
     const read = async () => {
       try {
-        if (!(await worker.openKept(file))) {
-          const bytes = await callFile('showScoreFile', {
-            params: { choir, piece: id },
-            signal: stop.signal,
-          });
-          const told = (share: number) => setFound({ ...where, kind: 'reading', share });
-          await worker.open(bytes, told, file);
-        }
+        const onProgress = (share: number) => setFound({ ...where, kind: 'reading', share });
+        await openPieceScore(
+          worker,
+          { choir, piece: id, file },
+          { signal: stop.signal, onProgress },
+        );
         setFound({ ...where, kind: 'ready', worker });
       } catch (error) {
         if (stop.signal.aborted) return;

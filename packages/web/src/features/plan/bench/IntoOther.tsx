@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useMutation } from '@tanstack/react-query';
-import { bringIntoPlan, messageOf } from '@wide-fern/client';
+import { bringIntoPlan, messageOf, newId } from '@wide-fern/client';
 import type { AgendaItem, Evening, PlanDocument } from '@wide-fern/contract';
 import { goneInWords, intoWords } from '@wide-fern/words';
-import { useState } from 'react';
+import { useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
 import { Said } from '../../../ui/Passage';
 import { WordButton, WordLink } from '../../../ui/words';
@@ -30,6 +30,8 @@ export default function IntoOther({
 }) {
   const { choir } = useHere();
   const [isOpen, setOpen] = useState(false);
+  /** What a segment is called where it goes, until it has arrived. */
+  const onTheWay = useRef(new Map<string, string>());
   const others = othersOf(evening, item);
   const first = document.segments.findIndex(({ id }) => chosen.includes(id));
   const following = document.segments.slice(first);
@@ -37,7 +39,14 @@ export default function IntoOther({
     mutationFn: async ({ to, ids }: { to: AgendaItem; ids: ReadonlySet<string> }) => {
       const going = document.segments.filter(({ id }) => ids.has(id));
       const place = { choir: choir.id, evening: evening.id, item: to.id };
-      const became = await bringIntoPlan(place, going, document.tonight);
+      const became = await bringIntoPlan(place, going, document.tonight, (one) => {
+        // Changed meanwhile it is another one.
+        const name = `${to.id} ${JSON.stringify(one)}`;
+        const there = onTheWay.current.get(name) ?? newId();
+        onTheWay.current.set(name, there);
+        return there;
+      });
+      onTheWay.current.clear();
       const words = goneInWords(became, going.length, to.title);
       // Only what has arrived is left out here.
       if (became === 'put') onGone(ids, words);

@@ -85,6 +85,26 @@ describe('into another warm-up of the evening', () => {
     expect(screen.queryByRole('button', { name: 'all from here on' })).toBeNull();
   });
 
+  it('does not stand there twice when only the answer was lost', async () => {
+    const there = { plan: planOf(documentOf('ebb-tide')), isLost: true };
+    serve({
+      showPlan: () => ({ plan: there.plan }),
+      savePlan: ({ body }) => {
+        there.plan = planOf(body.document, there.plan.version + 1);
+        if (there.isLost) throw new Refusal(503, 'database_away', 'The answer was lost.');
+        return there.plan;
+      },
+    });
+    const gone = await opened(['pulley']);
+    press('this one');
+    await screen.findByRole('alert');
+    there.isLost = false;
+    press('this one');
+    await waitFor(() => expect(gone).toHaveLength(1));
+    const ids = there.plan.document.segments.map(({ exercise }) => exercise.id);
+    expect(ids).toEqual(['ebb-tide', 'pulley']);
+  });
+
   it('leads to the evening where there is no other', async () => {
     await opened(['pulley'], [warmUp!]);
     expect(screen.getByRole('link', { name: 'Add one to the evening' })).toBeTruthy();

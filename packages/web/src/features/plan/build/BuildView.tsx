@@ -1,7 +1,7 @@
 import { messageOf, type PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import { itemTime } from '@wide-fern/plan';
-import { useMemo } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { Failed, Loading } from '../../../ui/states';
 import { workerBuilder, type Builder } from './model/builder';
@@ -25,6 +25,11 @@ export function BuildView({
 }) {
   const { document } = useStore(store);
   const { allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
+  const [builder] = useState(makeBuilder);
+  useEffect(() => {
+    builder.ready();
+    return builder.end;
+  }, [builder]);
   const state = useKnown(evening, item, document, allotted);
   if (state.kind === 'loading') return <Loading what="your exercises" />;
   if (state.kind === 'failed') {
@@ -32,6 +37,9 @@ export function BuildView({
   }
   const { known, exercises } = state;
   return (
-    <Proposals onLeave={onClose} {...{ evening, item, store, makeBuilder, known, exercises }} />
+    <Proposals
+      onLeave={onClose}
+      {...{ evening, item, store, builder, makeBuilder, known, exercises }}
+    />
   );
 }

@@ -1,9 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
 import type { Exercise } from '@wide-fern/contract';
-import { whyNot, type BuildRequest, type Proposal } from '@wide-fern/plan';
+import { whyNot, type BuildRequest, type Proposal, type WhyNot } from '@wide-fern/plan';
 import { whyNotInWords } from '@wide-fern/words';
-import { useEffect, useState } from 'react';
+import { useCallback, useEffect, useRef, useState } from 'react';
 import { SelectField } from '../../../ui/SelectField';
 import { WordButton } from '../../../ui/words';
 import { workerBuilder, type Builder } from './model/builder';
@@ -29,24 +29,37 @@ export function WhyNotThis({
   const [chosen, setChosen] = useState('');
   const [answer, setAnswer] = useState('');
   const [asking, setAsking] = useState(false);
-  // Another plan, another answer; the same one told anew is the same.
+  /** What seeks the answer; undefined while nothing is asked. */
+  const seeking = useRef<Builder>(undefined);
+  const forget = useCallback(() => {
+    seeking.current?.end();
+    seeking.current = undefined;
+    setAsking(false);
+    setAnswer('');
+  }, []);
+  // Another plan, another answer; the same one told anew is the same. Leaving the page ends the search.
   const content = plan.segments.map(({ candidate }) => candidate.id).join(' ');
-  useEffect(() => setAnswer(''), [content]);
+  useEffect(() => forget, [content, forget]);
   const exercise = exercises.get(chosen);
   const ask = async () => {
     if (!exercise) return;
+    forget();
     setAsking(true);
-    setAnswer('');
-    const builder = makeBuilder();
+    const mine = (seeking.current = makeBuilder());
+    const say = (words: string) => {
+      if (seeking.current === mine) setAnswer(words);
+    };
+    const tell = (found: WhyNot) =>
+      say(whyNotInWords(found, exercise.name, (id) => exercises.get(id)?.name ?? id));
     try {
-      const found = await whyNot(request, exercise, plan, builder);
-      setAnswer(whyNotInWords(found, exercise.name, (id) => exercises.get(id)?.name ?? id));
+      tell(await whyNot(request, exercise, plan, mine, tell));
     } catch (error) {
-      setAnswer(messageOf(error));
-    } finally {
-      builder.end();
-      setAsking(false);
+      say(messageOf(error));
     }
+    mine.end();
+    if (seeking.current !== mine) return;
+    seeking.current = undefined;
+    setAsking(false);
   };
   return (
     <Box px={{ base: '16px', md: '24px' }} py="8px" bg="sheet" fontSize="13px">
@@ -61,7 +74,7 @@ export function WhyNotThis({
             ]}
             onChange={(event) => {
               setChosen(event.currentTarget.value);
-              setAnswer('');
+              forget();
             }}
           />
         </Box>

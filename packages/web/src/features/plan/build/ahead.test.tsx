@@ -19,6 +19,7 @@ function threadBuilder(): Builder {
   return {
     weigh: (request) => Promise.resolve(weigh(request, few, ways)),
     solve: (problem) => build(problem, { solver }),
+    ready: () => undefined,
     stop: () => undefined,
     end: () => undefined,
   };
@@ -63,7 +64,7 @@ async function view(
   await show(
     <Ahead
       place={{
-        ...{ evening: now, item: 'warm-up', makeBuilder: threadBuilder },
+        ...{ evening: now, item: 'warm-up', builder: threadBuilder(), makeBuilder: threadBuilder },
         store: createPlanStore(planOf(document), document),
         known: {
           choir: { approach: 'evening-after-work', level: 2, approaches: [] },

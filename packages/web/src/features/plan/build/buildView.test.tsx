@@ -3,7 +3,16 @@ import { act, fireEvent, screen, waitFor, within } from '@testing-library/react'
 import { exercises } from '@wide-fern/catalogue';
 import { createPlanStore, type PlanStore } from '@wide-fern/client';
 import { build } from '@wide-fern/core';
-import { emptyDocument, rememberedWays, weigh } from '@wide-fern/plan';
+import {
+  emptyDocument,
+  nothingAsked,
+  propose,
+  rememberedWays,
+  requestOf,
+  weigh,
+  whyNot,
+  type WhyNot,
+} from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { highsSolver } from '@wide-fern/solver';
 import { eveningFor } from '../../../testing/evening';
@@ -55,6 +64,7 @@ function threadBuilder(): Builder {
   return {
     weigh: (request) => Promise.resolve(weigh(request, few, ways)),
     solve: (problem, onNews) => build(problem, { solver, ...(onNews ? { onNews } : {}) }),
+    ready: () => undefined,
     stop: () => undefined,
     end: () => undefined,
   };
@@ -199,6 +209,50 @@ describe('building a warm-up', () => {
         timeout: 60_000,
       }),
     ).toBeTruthy();
+  });
+
+  it('says at once what it would lose at most, while the best with it is still sought', async () => {
+    let made = 0;
+    await view(undefined, () => ((made += 1) === 1 ? threadBuilder() : slowBuilder()));
+    await built();
+    const there = segmentsIn('first').map((one) => one.dataset.proposed);
+    const other = few.find(({ id, phase }) => phase === 'breath' && !there.includes(id))!;
+    fireEvent.change(screen.getByLabelText('Why not this one?'), { target: { value: other.id } });
+    click('ask');
+    expect(
+      await screen.findByText(/would be worth (at most \d+ less|just as much)/, undefined, {
+        timeout: 60_000,
+      }),
+    ).toBeTruthy();
+    expect(screen.getByRole('button', { name: 'building with it …' })).toBeTruthy();
+    // Another one is another question: nothing of the old one is said any more.
+    fireEvent.change(screen.getByLabelText('Why not this one?'), { target: { value: '' } });
+    expect(screen.queryByText(/would be worth/)).toBeNull();
+    expect(screen.getByRole('button', { name: 'ask' })).toBeTruthy();
+  });
+
+  it('loses less and less, until it is proven', async () => {
+    const request = requestOf(
+      {
+        choir: { approach: 'evening-after-work', level: 2, approaches: [] },
+        ...{ document: emptyDocument(tonight), allotted: 480, evening, evenings: [] },
+        exercises: { own: [], marks: {}, lastUsed: {} },
+      },
+      nothingAsked,
+    );
+    const planner = threadBuilder();
+    const proposed = await propose({ ...request, alternatives: 0 }, planner);
+    const plan = proposed.kind === 'plans' ? proposed.plans[0]! : undefined;
+    expect(plan).toBeDefined();
+    const there = new Set(plan!.segments.map(({ exercise }) => exercise));
+    const other = few.find(({ id, phase }) => phase === 'breath' && !there.has(id))!;
+    const told: WhyNot[] = [];
+    const last = await whyNot(request, other, plan!, planner, (answer) => told.push(answer));
+    const losses = [...told, last].map((one) => (one.kind === 'loses' ? one.points : NaN));
+    expect(losses).toEqual([...losses].sort((a, b) => b - a));
+    expect(losses.every((points) => points >= 0)).toBe(true);
+    expect(told[0]).toMatchObject({ kind: 'loses', isProven: false });
+    expect(last).toMatchObject({ kind: 'loses', isProven: true });
   });
 
   it('can be told that it is good enough, and keeps what stands', async () => {

@@ -8,6 +8,9 @@ import { gapAt, gapPlaces, placeInGap } from './gaps';
 /** What waits on the shelf takes what is let go over the strip: which exercise, behind which segment. */
 export type Dropping = (exercise: string, after: string | null) => void;
 
+/** So long a finger rests on what it takes along, in ms. */
+const restMs = 300;
+
 /** What is dragged: a segment of the strip, or an exercise of the shelf. */
 interface Dragged {
   readonly kind: 'segment' | 'exercise';
@@ -75,14 +78,14 @@ export function Dragging({
 
   useGesture(
     {
-      onDrag: ({ first, last, canceled, cancel, memo, target, xy, movement: [by], event }) => {
+      onDrag: ({ first, last, canceled, cancel, memo, target, xy, movement: [by] }) => {
         const dragged = first ? what(target) : (memo as Dragged | undefined);
-        const isByFinger = (event as PointerEvent).pointerType === 'touch';
-        // A finger scrolls the shelf.
-        if (!dragged || (dragged.kind === 'exercise' && isByFinger)) {
+        if (!dragged) {
           cancel();
           return undefined;
         }
+        // From far down the shelf the strip may be out of sight.
+        if (first && dragged.kind === 'exercise') strip()?.scrollIntoView({ block: 'nearest' });
         const box = strip()?.getBoundingClientRect();
         const isOver = dragged.kind === 'segment' || isAbove(xy[1], strip());
         const here = isOver && box ? gapAt(plan, axis, xy[0] - box.left) : undefined;
@@ -108,7 +111,12 @@ export function Dragging({
     },
     {
       target: frame,
-      drag: { threshold: 6, filterTaps: true, pointer: { keys: false, capture: false } },
+      drag: {
+        // A tap is nobody's but the button's; it is told by how far it goes.
+        ...{ threshold: 6, filterTaps: false, pointer: { keys: false, capture: false } },
+        // A finger scrolls up and down; one that rests a moment takes what lies under it along.
+        ...{ preventScroll: restMs, preventScrollAxis: 'y' },
+      },
     },
   );
   const places = gapPlaces(plan, axis);
@@ -124,7 +132,7 @@ export function Dragging({
           h="62px"
           w="3px"
           bg="fern"
-          left={`${Math.min(axis.right, Math.max(axis.left, places[gap]!)) - 1.5}px`}
+          style={{ left: Math.min(axis.right, Math.max(axis.left, places[gap]!)) - 1.5 }}
           pointerEvents="none"
         />
       )}

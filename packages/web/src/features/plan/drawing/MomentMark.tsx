@@ -77,8 +77,10 @@ export function MomentMark({
           position="absolute"
           top={`${fanBottom - 19}px`}
           // Its words stay inside the page: at the left edge they begin at the line, at the right they end there.
-          left={`${x}px`}
-          transform={`translateX(${(-100 * (x - axis.left)) / Math.max(1, axis.right - axis.left)}%)`}
+          style={{
+            left: x,
+            transform: `translateX(${(-100 * (x - axis.left)) / Math.max(1, axis.right - axis.left)}%)`,
+          }}
           px="8px"
           bg="sheet"
           borderWidth="1px"

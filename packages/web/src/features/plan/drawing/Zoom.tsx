@@ -62,7 +62,7 @@ export function Zoom({
   useGesture(
     {
       onPinch: ({ origin: [x], movement: [scale], memo, event, last }) => {
-        setPulled(!last);
+        setPulled(last ? undefined : 'other');
         if (event.cancelable) event.preventDefault();
         const began = (memo as { view: TimeView; at: number } | undefined) ?? {
           view: axis.view,
@@ -74,7 +74,7 @@ export function Zoom({
       onWheel: ({ event, delta: [dx, dy], last }) => {
         // With Ctrl the same turn is told as two fingers are.
         if (event.ctrlKey) return;
-        setPulled(!last && (view !== undefined || event.altKey));
+        setPulled(!last && (view !== undefined || event.altKey) ? 'other' : undefined);
         if (last) return;
         if (event.altKey) {
           if (event.cancelable) event.preventDefault();

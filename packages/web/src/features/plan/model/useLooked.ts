@@ -1,5 +1,6 @@
 import type { EvaluatedPlan } from '@wide-fern/plan';
-import { useMemo, useState } from 'react';
+import { useMemo } from 'react';
+import { useHeld } from '../../../ui/useHeld';
 import type { Behind } from './useBehind';
 
 /** A plan with what lies behind it, of one moment. */
@@ -18,7 +19,5 @@ export function useLooked(
   isPulled: boolean,
 ): Looked | undefined {
   const now = useMemo(() => behind && { plan, behind }, [plan, behind]);
-  const [held, setHeld] = useState(now);
-  if (!isPulled && held !== now) setHeld(now);
-  return isPulled ? held : now;
+  return useHeld(now, isPulled);
 }

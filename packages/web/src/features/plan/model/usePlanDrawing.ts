@@ -4,6 +4,8 @@ import { clockIn } from '@wide-fern/words';
 import { useMemo } from 'react';
 import { useHere } from '../../../here/session';
 import { useLikely } from '../../../here/useLikely';
+import { usePulling } from '../../../ui/pulling';
+import { useHeld } from '../../../ui/useHeld';
 import { usePageHeight } from '../../../ui/useSize';
 import type { TimeView } from '../../../music/lanes/geometry';
 import { planLayout } from '../drawing/layout';
@@ -43,12 +45,16 @@ export function usePlanDrawing({
   const parts = narrow
     ? [sections[Math.min(part, sections.length - 1)]!.id]
     : sections.map(({ id }) => id);
+  // While something is pulled the axis goes as far as before: what is pulled stays under the hand, and
+  // nothing is drawn anew but what changes.
+  const isPulled = usePulling().pulled !== undefined;
+  const seconds = useHeld(Math.max(allotted, plan.total), isPulled);
   const layout = planLayout({
     width,
     pageHeight,
     narrow,
     view,
-    seconds: Math.max(allotted, plan.total),
+    seconds,
     reaches: sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
   });
 

@@ -7,6 +7,8 @@ import type { WeighApi } from './weigh.worker';
 
 /** A planner of a page, whose search can be ended. */
 export interface Builder extends Planner {
+  /** Fetches what it needs, while what it is asked is still on its way. */
+  readonly ready: () => void;
   /** Ends the search it is at; it can be asked again. */
   readonly stop: () => void;
   /** Lets go of everything it holds. */
@@ -18,18 +20,26 @@ const weigher = (): Opened<WeighApi> =>
 const solver = (): Opened<SolveApi> =>
   openWorker(() => new Worker(new URL('./solve.worker.ts', import.meta.url), { type: 'module' }));
 
+/** Whoever weighs, for every planner of the page: it stays, so that no evening is worked out twice. */
+let weighing: Opened<WeighApi> | undefined;
+
 /**
  * A planner in two workers: one that weighs and remembers what it worked out, and one that searches and is
- * ended where it is no longer wanted. Both are opened when they are first asked.
+ * ended where it is no longer wanted. Both are opened when they are first wanted.
  */
 export function workerBuilder(): Builder {
-  let weighing: Opened<WeighApi> | undefined;
   let solving: Opened<SolveApi> | undefined;
-  const stop = () => {
+  let searches = 0;
+  const end = () => {
     solving?.end();
     solving = undefined;
+    searches = 0;
   };
   return {
+    ready: () => {
+      weighing ??= weigher();
+      solving ??= solver();
+    },
     weigh: async (request) => {
       const mine = (weighing ??= weigher());
       try {
@@ -42,18 +52,20 @@ export function workerBuilder(): Builder {
     },
     solve: async (problem, onNews = () => undefined) => {
       const mine = (solving ??= solver());
+      searches += 1;
       try {
         return await mine.ask(async (api): Promise<Built> => api.solve(problem, proxy(onNews)));
       } catch (error) {
-        if (solving === mine) solving = undefined;
+        if (solving === mine) end();
         throw error;
+      } finally {
+        if (solving === mine) searches -= 1;
       }
     },
-    stop,
-    end: () => {
-      stop();
-      weighing?.end();
-      weighing = undefined;
+    // One that seeks nothing can stay.
+    stop: () => {
+      if (searches > 0) end();
     },
+    end,
   };
 }

@@ -4,7 +4,8 @@ import { highsSolver } from '@wide-fern/solver';
 import { expose } from 'comlink';
 import wasm from 'highs/runtime?url';
 
-const solver = highsSolver({ wasm });
+// The machine code is fetched at once, while the ways are still worked out.
+const solver = highsSolver({ wasm, loadsAtOnce: true });
 /** A really different plan is worth a look, not a long wait. */
 const furtherLimit = 4;
 

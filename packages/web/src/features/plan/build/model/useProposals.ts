@@ -13,7 +13,7 @@ import {
   type Proposal,
 } from '@wide-fern/plan';
 import { clockIn } from '@wide-fern/words';
-import { useEffect, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../../../here/session';
 import type { Builder } from './builder';
@@ -30,6 +30,8 @@ export interface BuildPlace {
   readonly known: Known;
   /** Every exercise there is, by its id. */
   readonly exercises: ReadonlyMap<string, Exercise>;
+  readonly builder: Builder;
+  /** Another one beside it, for what is asked meanwhile. */
   readonly makeBuilder: () => Builder;
   readonly onLeave: () => void;
 }
@@ -38,7 +40,7 @@ const without = (list: readonly string[], id: string) => list.filter((one) => on
 
 /** What is asked, what was built for it, and what can be done with it. */
 export function useProposals(place: BuildPlace) {
-  const { evening, item, store, known, exercises, makeBuilder, onLeave } = place;
+  const { evening, item, store, known, exercises, builder, onLeave } = place;
   const { choir, account } = useHere();
   const { document } = useStore(store);
   const { edit } = store.getState();
@@ -51,8 +53,6 @@ export function useProposals(place: BuildPlace) {
   const [chosen, setChosen] = useState<{ readonly row: string; readonly segment: string }>();
   const [said, setSaid] = useState('');
   const request = useMemo(() => requestOf(known, wish), [known, wish]);
-  const [builder] = useState(makeBuilder);
-  useEffect(() => builder.end, [builder]);
   const { building, stop, again } = useBuilding(builder, request);
   const seconds = Math.max(allotted, request.seconds);
   const likely = useLikely();

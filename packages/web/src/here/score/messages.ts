@@ -36,6 +36,7 @@ export interface Asks {
       form: ExcerptForm;
       parts: readonly { readonly id: string; readonly octave: number }[];
       words: ExcerptWords;
+      asWritten?: boolean;
     };
     answer: Excerpt | null;
   };

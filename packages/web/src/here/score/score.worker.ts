@@ -94,13 +94,13 @@ const api: ScoreApi = {
       transpose,
     ),
   ),
-  excerpt: refusing(async ({ mapping, from, to, form, parts, words }) => {
+  excerpt: refusing(async ({ mapping, parts, ...wanted }) => {
     const found = await Promise.all(
       parts.map(async ({ id, octave }) =>
         (await musicsOf(mapping, [id])).map((music) => ({ music, octave })),
       ),
     );
-    return excerpt(await score(), { from, to, form, parts: found.flat(), words }) ?? null;
+    return excerpt(await score(), { ...wanted, parts: found.flat() }) ?? null;
   }),
   listen: refusing(async ({ mapping, parts, from, count, pace, transpose, countIn }) => {
     const order = performanceOrder(await score(), pace);
