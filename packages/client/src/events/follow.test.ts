@@ -32,6 +32,10 @@ const event = (more: Partial<ChoirEvent> & { kind: ChoirEvent['kind'] }): ChoirE
 const pieces = keyOf('listPieces', { choir });
 const plan = keyOf('showPlan', { choir, evening, item: 'warm-up' });
 
+const until = async (holds: () => boolean): Promise<void> => {
+  for (let i = 0; i < 400 && !holds(); i += 1) await new Promise((done) => setTimeout(done));
+};
+
 let stop: () => void;
 beforeEach(() => {
   globalThis.EventSource = Stream as unknown as typeof EventSource;
@@ -64,9 +68,13 @@ describe('the changes of a choir', () => {
   });
 
   it('make everything stale when some were missed', () => {
-    last().dispatchEvent(new Event('missed'));
+    last().dispatchEvent(new MessageEvent('missed', { data: '', lastEventId: '41' }));
     expect(isStale(pieces)).toBe(true);
     expect(isStale(plan)).toBe(true);
+    // Fetched anew, all up to there is known: the next window goes on from it.
+    stop();
+    stop = followChoir(choir);
+    expect(last().url).toBe(`/api/choirs/${choir}/events?after=41`);
   });
 
   it('of a kind this page does not know make everything stale', () => {
@@ -131,12 +139,36 @@ describe('the changes of a choir', () => {
       expect(answers).toHaveLength(2);
       answers[0]!({ endedAt: null, stored: 2, events: [of(0), of(1)] });
       answers[1]!({ endedAt: null, stored: 3, events: [of(0), of(1), of(2)] });
-      for (let i = 0; i < 400 && queryClient.isFetching() > 0; i += 1) {
-        await new Promise((done) => setTimeout(done));
-      }
+      await until(() => !queryClient.isFetching());
       expect(known().stored).toBe(3);
       leave();
     });
+
+    it.each([
+      ['and asked for where it does not know of them', 2, 2],
+      ['and not asked for where it does', 3, 1],
+    ])(
+      'are waited for while a first answer is on its way, %s',
+      async (_what, stored, questions) => {
+        queryClient.removeQueries({ queryKey: key });
+        const all = [of(0), of(1), of(2)];
+        const answers: ((news: RunNews) => void)[] = [];
+        const observer = new QueryObserver(queryClient, {
+          queryKey: key,
+          queryFn: () => new Promise<RunNews>((done) => answers.push(done)),
+        });
+        const leave = observer.subscribe(() => undefined);
+        told(2, 3, [of(2)]);
+        changed(3);
+        answers[0]!({ endedAt: null, stored, events: all.slice(0, stored) });
+        await until(() => known()?.stored === stored && answers.length === questions);
+        answers[1]?.({ endedAt: null, stored: 3, events: all });
+        await until(() => !queryClient.isFetching());
+        expect(known().stored).toBe(3);
+        expect(answers).toHaveLength(questions);
+        leave();
+      },
+    );
 
     it('that nobody looks at are not kept', () => {
       queryClient.removeQueries({ queryKey: key });
@@ -145,12 +177,34 @@ describe('the changes of a choir', () => {
     });
   });
 
+  it('are not lost on what is fetched for the first time, nor on what is fetched ahead', async () => {
+    queryClient.removeQueries({ queryKey: pieces });
+    const answers: ((names: string[]) => void)[] = [];
+    const query = {
+      queryKey: pieces,
+      queryFn: () => new Promise<string[]>((done) => answers.push(done)),
+    };
+    void queryClient.prefetchQuery(query);
+    last().tell(event({ kind: 'pieces' }));
+    answers[0]!(['as it was']);
+    await until(() => !queryClient.isFetching());
+    // Nobody looks at it yet: it is asked for again when somebody does.
+    expect(isStale(pieces)).toBe(true);
+    queryClient.removeQueries({ queryKey: pieces });
+    const leave = new QueryObserver(queryClient, query).subscribe(() => undefined);
+    last().tell(event({ kind: 'pieces' }));
+    answers[1]!(['as it was']);
+    await until(() => answers.length === 3);
+    answers[2]!(['as it is']);
+    await until(() => !queryClient.isFetching());
+    expect(queryClient.getQueryData(pieces)).toEqual(['as it is']);
+    leave();
+  });
+
   it('are heard from the window that reads them', async () => {
     const other = new BroadcastChannel(`wide-fern-changes-${choir}`);
     other.postMessage(event({ kind: 'pieces' }));
-    for (let i = 0; i < 400 && isStale(pieces) !== true; i += 1) {
-      await new Promise((done) => setTimeout(done));
-    }
+    await until(() => isStale(pieces) === true);
     expect(isStale(pieces)).toBe(true);
     other.close();
   });

@@ -5,7 +5,7 @@ import {
   type Happened,
 } from '@wide-fern/contract';
 import { addressOf } from '../call/call';
-import { keyOf, queryClient } from '../queries';
+import { keyOf } from '../queries';
 import { fetchAgain } from './again';
 import { readHappened, takeHappened } from './happened';
 import { staleAfter } from './stale';
@@ -15,7 +15,7 @@ type Told = ChoirEvent | Happened | typeof missedEvents;
 /** Marks as stale what a change touches; what is on the screen is fetched at once. */
 function apply(choir: string, told: Told): void {
   if (told === missedEvents) {
-    void queryClient.invalidateQueries({ queryKey: keyOf('showChoir', { choir }) });
+    fetchAgain({ queryKey: keyOf('showChoir', { choir }) });
     return;
   }
   if (told.kind === 'happened') {
@@ -46,7 +46,11 @@ function openStream(choir: string, hear: (told: Told) => void): () => void {
     const happened = readHappened(data);
     if (happened) hear(happened);
   });
-  stream.addEventListener(missedEvents, () => hear(missedEvents));
+  stream.addEventListener(missedEvents, ({ lastEventId }: MessageEvent<string>) => {
+    // What is fetched anew now holds all up to this one.
+    if (lastEventId) localStorage.setItem(seenKey(choir), lastEventId);
+    hear(missedEvents);
+  });
   return () => stream.close();
 }
 

@@ -26,7 +26,7 @@ export const eventsRoutes = ({ hub, callers }: Sources): readonly Route[] => [
     return Promise.resolve(
       new Streaming((request, response) => {
         const seen = lastSeen(request, query.after);
-        const backlog = seen === undefined ? undefined : () => changesSince(em, choir, seen);
+        const backlog = () => changesSince(em, choir, seen);
         const of = { choir: choir.id, maySee, backlog };
         streamChanges(hub, of, request, response).catch(() => response.end());
       }),

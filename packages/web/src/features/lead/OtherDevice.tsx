@@ -6,9 +6,6 @@ import { useNavigate } from 'react-router';
 import { useStore } from 'zustand';
 import { OfferLine } from './stand/OfferLine';
 
-/** After a touch it is quiet when so long nothing was touched, in milliseconds. */
-const quiet = 1500;
-
 /** Takes over what happens on another device that leads the same run, and says that one does. */
 export default function OtherDevice({
   place,
@@ -18,17 +15,13 @@ export default function OtherDevice({
   readonly lead: RunLead;
 }) {
   const navigate = useNavigate();
-  const { id, begun, events: own } = useStore(lead.store, ({ run }) => run);
-  // While one touch follows the other nothing else is asked for: each is told to the server anyway.
-  const [isQuiet, setQuiet] = useState(true);
-  useEffect(() => {
-    setQuiet(false);
-    const timer = setTimeout(() => setQuiet(true), quiet);
-    return () => clearTimeout(timer);
-  }, [own.length]);
+  const id = useStore(lead.store, ({ run }) => run.id);
+  const begun = useStore(lead.store, ({ run }) => run.begun);
+  // Never put off while one touch follows the other: what is told while an older answer is on its way
+  // is asked for anew only where somebody waits for it.
   const there = useQuery({
     ...runEventsQuery(place, id),
-    enabled: begun && isQuiet,
+    enabled: begun,
     notifyOnChangeProps: ['data'],
   });
   const [isOther, setOther] = useState(false);
