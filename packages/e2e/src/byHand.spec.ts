@@ -2,6 +2,7 @@ import { readFileSync } from 'node:fs';
 import { loudnessOf, readWav } from '@wide-fern/sound';
 import { expect, test } from '@playwright/test';
 import { expectAccessible } from './accessible';
+import { handedOver } from './files';
 import {
   expectNoComplaints,
   newEvening,
@@ -249,17 +250,12 @@ test('a whole warm-up leaves as files, and a file becomes a plan to begin from',
   await storePlan(person, evening, ['coat-off', 'narrow-hum', 'pulley']);
   const page = await person.context.newPage();
   await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
-  const fileOf = async (name: string) => {
-    const waiting = page.waitForEvent('download');
-    await page.getByRole('button', { name, exact: true }).click();
-    const download = await waiting;
-    return { name: download.suggestedFilename(), path: await download.path() };
-  };
+  const fileOf = (name: string) => handedOver(page.getByRole('button', { name, exact: true }));
   const xml = await fileOf('MusicXML');
   expect(xml.name).toMatch(/^warm-up-\d{4}-\d\d-\d\d\.musicxml$/);
-  expect(readFileSync(xml.path, 'utf8')).toMatch(/<score-partwise[\s\S]*<part-name>/);
+  expect(xml.bytes.toString()).toMatch(/<score-partwise[\s\S]*<part-name>/);
   const midi = await fileOf('MIDI');
-  expect(readFileSync(midi.path).subarray(0, 4).toString()).toBe('MThd');
+  expect(midi.bytes.subarray(0, 4).toString()).toBe('MThd');
   const json = await fileOf('all that is planned (JSON)');
   await expectAccessible(page);
 

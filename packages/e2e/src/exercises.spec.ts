@@ -1,7 +1,7 @@
-import { readFileSync } from 'node:fs';
 import { exercises } from '@wide-fern/catalogue';
 import { expect, test, type Page } from '@playwright/test';
 import { listenTo, loudnessOf, readWav } from '@wide-fern/sound';
+import { handedOver } from './files';
 import {
   expectNoComplaints,
   newContext,
@@ -12,13 +12,6 @@ import {
   segmentNames,
   storePlan,
 } from './person';
-
-/** What a page hands over as a file when something is clicked. */
-async function downloaded(page: Page, act: () => Promise<void>): Promise<Buffer> {
-  const waiting = page.waitForEvent('download');
-  await act();
-  return readFileSync(await (await waiting).path());
-}
 
 /** The pitches a recording holds for at least so many frames, in order, each once. */
 function pitchesIn(file: Buffer, least = 12): number[] {
@@ -70,9 +63,7 @@ test('an exercise is typed, seen, heard, planned, written to a file and read bac
   await expect(typed(page)).toHaveValue('1(noo) 3 5:2');
 
   // Heard: what is rendered has the chord, then these pitches.
-  const sound = await downloaded(page, () =>
-    page.getByRole('button', { name: 'as a WAV file' }).click(),
-  );
+  const sound = (await handedOver(page.getByRole('button', { name: 'as a WAV file' }))).bytes;
   const heard = pitchesIn(sound);
   const { samples } = readWav(new Uint8Array(sound));
   expect(loudnessOf(samples)).toBeGreaterThanOrEqual(-20);
@@ -102,12 +93,10 @@ test('an exercise is typed, seen, heard, planned, written to a file and read bac
   await expect(page).toHaveURL(/\/exercises\/bright-gate$/);
 
   // Into a file, thrown away, and back from the file.
-  const file = await downloaded(page, () =>
-    page.getByRole('button', { name: 'all that is said of it (JSON)' }).click(),
-  );
-  const music = await downloaded(page, () =>
-    page.getByRole('button', { name: 'MusicXML', exact: true }).click(),
-  );
+  const fileOf = async (name: string) =>
+    (await handedOver(page.getByRole('button', { name, exact: true }))).bytes;
+  const file = await fileOf('all that is said of it (JSON)');
+  const music = await fileOf('MusicXML');
   await page.getByRole('button', { name: 'throw it away' }).click();
   await page.getByRole('alert').getByRole('button', { name: 'throw it away' }).click();
   await expect(page).toHaveURL(/\/exercises$/);

@@ -2,6 +2,7 @@ import { expect, test } from '@playwright/test';
 import { ledSegments } from '@wide-fern/plan';
 import { lengthInFigures } from '@wide-fern/words';
 import { expectAccessible } from './accessible';
+import { handedOver } from './files';
 import {
   addSingers,
   expectNoComplaints,
@@ -76,9 +77,8 @@ test('an evening led, reviewed, and seen in the logbook; its target is closed', 
   await page.getByRole('button', { name: 'as charts' }).click();
   await expect(page.getByRole('heading', { name: 'Minutes planned and real' })).toBeVisible();
   await expectAccessible(page);
-  const file = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'download as CSV' }).click();
-  expect((await file).suggestedFilename()).toBe('logbook.csv');
+  const file = await handedOver(page.getByRole('button', { name: 'download as CSV' }));
+  expect(file.name).toBe('logbook.csv');
   expectNoComplaints(person.context);
 });
 

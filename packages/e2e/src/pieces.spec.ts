@@ -1,9 +1,9 @@
-import { readFileSync } from 'node:fs';
 import { demoScores } from '@wide-fern/catalogue/demo';
 import type { Evening, PieceSummary, StorePiece } from '@wide-fern/contract';
 import { writeScoreXml } from '@wide-fern/interchange';
 import { expect, test, type Page } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
+import { handedOver } from './files';
 import {
   expectNoComplaints,
   newContext,
@@ -177,11 +177,9 @@ test('a closed score is read, put right, marked, made into an exercise and plann
   // The file is handed back as it was.
   await page.goto('/pieces');
   await page.getByRole('link', { name: /Cold Iron/ }).click();
-  const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'hand it back' }).click();
-  const file = await waiting;
-  expect(file.suggestedFilename()).toBe('cold-iron.musicxml');
-  expect(readFileSync(await file.path(), 'utf8')).toBe(xml);
+  const file = await handedOver(page.getByRole('button', { name: 'hand it back' }));
+  expect(file.name).toBe('cold-iron.musicxml');
+  expect(file.bytes.toString()).toBe(xml);
   expectNoComplaints(person.context);
 });
 

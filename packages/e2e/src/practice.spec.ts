@@ -1,10 +1,10 @@
-import { readFileSync } from 'node:fs';
 import type { EveningSummary, Plan, Session } from '@wide-fern/contract';
 import { frequency, practising, programme, type Programme } from '@wide-fern/core';
 import { evaluate, listeningOf } from '@wide-fern/plan';
 import { readWav, type Recording } from '@wide-fern/sound';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
+import { handedOver } from './files';
 import {
   addSingers,
   expectNoComplaints,
@@ -47,11 +47,8 @@ function countsIn(recording: Recording, heard: Programme): number[] {
 }
 
 async function soundFrom(page: Page): Promise<Recording> {
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'sound (WAV)' }).last().click(),
-  ]);
-  return readWav(new Uint8Array(readFileSync(await file.path())));
+  const { bytes } = await handedOver(page.getByRole('button', { name: 'sound (WAV)' }).last());
+  return readWav(new Uint8Array(bytes));
 }
 
 test('a singer practises at home: on a phone, the own part above the others, without the network', async ({

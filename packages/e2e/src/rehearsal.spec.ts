@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs';
 import type { Evening, EveningSummary } from '@wide-fern/contract';
 import { expect, test, type Page } from '@playwright/test';
+import { handedOver } from './files';
 import {
   expectNoComplaints,
   hearNothing,
@@ -184,9 +184,10 @@ test('evenings leave as a calendar file, and a list of dates comes in', async ({
   const evening = await newEvening(person);
   const page = await person.context.newPage();
   await page.goto('/evenings/dates');
-  const waiting = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'Download a calendar file' }).click();
-  const text = readFileSync(await (await waiting).path(), 'utf8');
+  const { bytes } = await handedOver(
+    page.getByRole('button', { name: 'Download a calendar file' }),
+  );
+  const text = bytes.toString();
   const utc = evening.startsAt.replace(/[-:]|\.000/g, '');
   expect(text).toContain(`DTSTART:${utc}\r\n`);
 

@@ -2,6 +2,7 @@ import { readFile } from 'node:fs/promises';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
+import { handedOver } from './files';
 import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
 
 async function textOf(path: string): Promise<string> {
@@ -38,11 +39,8 @@ test('sheets for three readers, on the screen and as PDF', async ({ browser }) =
   await page.emulateMedia({ colorScheme: 'dark' });
   await expect(sheet.getByRole('img').first()).toHaveCSS('color', 'rgb(0, 0, 0)');
   await page.emulateMedia({ colorScheme: 'light' });
-  const pdf = async () => {
-    const download = page.waitForEvent('download');
-    await page.getByRole('button', { name: 'PDF', exact: true }).click();
-    return textOf(await (await download).path());
-  };
+  const pdf = async () =>
+    textOf((await handedOver(page.getByRole('button', { name: 'PDF', exact: true }))).path);
   const same = async () => {
     const text = (await pdf()).replaceAll(/\s/g, '');
     const shown = await words(page);

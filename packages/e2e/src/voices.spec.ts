@@ -1,6 +1,6 @@
-import { readFileSync } from 'node:fs';
 import type { Singer } from '@wide-fern/contract';
 import { expect, test, type Page } from '@playwright/test';
+import { handedOver } from './files';
 import {
   addSingers,
   expectNoComplaints,
@@ -84,12 +84,10 @@ test('a roster is pasted, three faulty rows are put right, and the list comes ba
   ]);
 
   // Written, and read again: the same singers, changed by nothing.
-  const download = again.waitForEvent('download');
-  await again.getByRole('button', { name: 'Download the list' }).click();
-  const path = await (await download).path();
-  expect(readFileSync(path, 'utf8')).toContain('Wilmet Quay;S;');
+  const list = await handedOver(again.getByRole('button', { name: 'Download the list' }));
+  expect(list.bytes.toString()).toContain('Wilmet Quay;S;');
   await again.getByRole('link', { name: 'Read a list' }).click();
-  await again.locator('input[type=file]').setInputFiles(path);
+  await again.locator('input[type=file]').setInputFiles(list.path);
   await expect(again.getByText('5 rows, all of them clear')).toBeVisible();
   await again.getByRole('button', { name: 'Store 5 singers' }).click();
   await expect(again.getByRole('heading', { name: '5 singers' })).toBeVisible();
@@ -380,10 +378,11 @@ test('a singer is handed out and forgotten; the choir takes other parts', async 
   const page = await person.context.newPage();
   await page.goto('/voices?part=B');
   await page.getByRole('option', { name: 'Ash Tarn' }).click();
-  const download = page.waitForEvent('download');
-  await page.getByRole('button', { name: 'hand out what is kept' }).click();
-  const file = readFileSync(await (await download).path(), 'utf8');
-  expect(JSON.parse(file)).toMatchObject({ singer: { name: 'Ash Tarn' }, checks: [] });
+  const file = await handedOver(page.getByRole('button', { name: 'hand out what is kept' }));
+  expect(JSON.parse(file.bytes.toString())).toMatchObject({
+    singer: { name: 'Ash Tarn' },
+    checks: [],
+  });
   await page.getByRole('button', { name: 'forget this singer' }).click();
   await page.getByRole('button', { name: 'forget for good' }).click();
   await expect(page.getByRole('option', { name: 'Ash Tarn' })).toBeHidden();

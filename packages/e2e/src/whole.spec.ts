@@ -1,17 +1,15 @@
-import { readFileSync } from 'node:fs';
 import { strFromU8, unzipSync } from 'fflate';
 import { expect, test, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
+import { handedOver } from './files';
 import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
 
 async function everything(page: Page): Promise<{ path: string; whole: Record<string, unknown[]> }> {
   await page.goto('/choir');
-  const [file] = await Promise.all([
-    page.waitForEvent('download'),
-    page.getByRole('button', { name: 'everything in one file' }).click(),
-  ]);
-  const path = await file.path();
-  const text = unzipSync(new Uint8Array(readFileSync(path)))['choir.json']!;
+  const { path, bytes } = await handedOver(
+    page.getByRole('button', { name: 'everything in one file' }),
+  );
+  const text = unzipSync(new Uint8Array(bytes))['choir.json']!;
   return { path, whole: JSON.parse(strFromU8(text)) as Record<string, unknown[]> };
 }
 

@@ -15,6 +15,9 @@ import { WordsOf } from './WordsOf';
 
 const Notation = lazy(() => import('./Notation'));
 
+/** What notes on one staff and the words around them take: what lies below stays where it is when they come. */
+const oneStaff = '189px';
+
 /** One exercise: what it is for, its notes in any key, how it sounds, who can sing it, what to mind. */
 export function ExercisePanel({
   listed,
@@ -66,7 +69,7 @@ export function ExercisePanel({
       <Acts listed={listed} />
       {hasKeys(music) && (
         <>
-          <Suspense fallback={<Box minH="150px" />}>
+          <Suspense fallback={<Box h={oneStaff} />}>
             <Notation exercise={exercise} computed={computed} sections={sections} parts={parts} />
           </Suspense>
           {sungWords(music, exercise.passes) && (
