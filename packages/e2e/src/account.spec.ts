@@ -1,9 +1,10 @@
 import { randomUUID } from 'node:crypto';
 import { readdirSync, readFileSync } from 'node:fs';
 import { join } from 'node:path';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { generate } from 'otplib';
 import { expectNoComplaints, newContext, newPerson } from './person';
+import { test } from './test';
 
 test('a person changes the password, the light, and signs out everywhere', async ({ browser }) => {
   const person = await newPerson(browser);

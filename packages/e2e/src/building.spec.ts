@@ -2,7 +2,7 @@ import { exercises } from '@wide-fern/catalogue';
 import { build } from '@wide-fern/core';
 import { emptyDocument, nothingAsked, propose, requestOf, weigh } from '@wide-fern/plan';
 import { highsSolver } from '@wide-fern/solver';
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import {
   expectNoComplaints,
@@ -14,6 +14,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { test } from './test';
 
 /** Proving may take a while on a slow machine. */
 const proven = (page: Page) =>

@@ -1,6 +1,6 @@
 import { readFileSync } from 'node:fs';
 import { loudnessOf, readWav } from '@wide-fern/sound';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { handedOver } from './files';
 import {
@@ -12,6 +12,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { test } from './test';
 
 test('a ladder by hand: a part told to rest stays so, and the best is found again', async ({
   browser,

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import {
   expectNoComplaints,
   hearNothing,
@@ -9,6 +9,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { test } from './test';
 
 async function twoWindows(browser: Parameters<typeof newPerson>[0]) {
   const person = await newPerson(browser);

@@ -1,7 +1,8 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { choirSchema } from '@wide-fern/contract';
 import { expectAccessible } from './accessible';
 import { expectNoComplaints, newEvening, newPerson, storePlan } from './person';
+import { test } from './test';
 
 test('a course is made, followed, led a step on, seen in the logbook, and offered by Build', async ({
   browser,

@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { newEvening, newPerson, saved, segment, storePlan } from './person';
+import { test } from './test';
 
 test('many evenings: a row around the next one, earlier and later within reach', async ({
   browser,

@@ -1,5 +1,5 @@
 import { exercises } from '@wide-fern/catalogue';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { listenTo, loudnessOf, readWav } from '@wide-fern/sound';
 import { handedOver } from './files';
 import {
@@ -12,6 +12,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { test } from './test';
 
 /** The pitches a recording holds for at least so many frames, in order, each once. */
 function pitchesIn(file: Buffer, least = 12): number[] {

@@ -1,5 +1,5 @@
 import type { PlanDocument } from '@wide-fern/contract';
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import {
   addSingers,
@@ -12,6 +12,7 @@ import {
   storePlan,
   type Person,
 } from './person';
+import { test } from './test';
 
 const searched = { timeout: 60_000 };
 

@@ -1,5 +1,6 @@
-import { expect, test, type Locator, type Page } from '@playwright/test';
+import { expect, type Locator, type Page } from '@playwright/test';
 import { expectNoComplaints, newPerson, saved, segment, segmentNames } from './person';
+import { test } from './test';
 
 /** Two minutes for everything that is scripted, the page's own answers included. */
 test.describe.configure({ timeout: 120_000 });

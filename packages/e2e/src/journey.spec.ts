@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { expectNoComplaints, newContext, saved, segment, segmentNames } from './person';
+import { test } from './test';
 
 test('from the door to a sheet for the stand', async ({ browser }) => {
   const context = await newContext(browser);

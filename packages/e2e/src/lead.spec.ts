@@ -1,10 +1,11 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type { Run } from '@wide-fern/contract';
 import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
 import { expectAccessible } from './accessible';
 import { expectNoComplaints, join, newEvening, newPerson, storePlan } from './person';
 import { begin, followed, heading, storedRun } from './runs';
+import { test } from './test';
 
 const stateOf = ({ head, events }: Run) => runState(ledSegments(head.document), events);
 /** Whether a page's code lies on the device with all that it needs at first. */

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { ledSegments } from '@wide-fern/plan';
 import { lengthInFigures } from '@wide-fern/words';
 import { expectAccessible } from './accessible';
@@ -15,6 +15,7 @@ import {
   type Person,
 } from './person';
 import { begin, heading, leadThrough } from './runs';
+import { test } from './test';
 
 /** Judges a piece for one skill on a day. */
 async function judge({ request, choir }: Person, piece: string, days: number, score: number) {

@@ -1,8 +1,9 @@
 import { arrangements } from '@wide-fern/core';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import type { Evening } from '@wide-fern/contract';
 import { expectAccessible } from './accessible';
 import { addSingers, newEvening, newPerson, storePlan, type Person } from './person';
+import { test } from './test';
 
 const sizes = [
   { width: 1280, height: 800 },

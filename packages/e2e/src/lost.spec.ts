@@ -1,5 +1,6 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { newEvening, newPerson, saved, segment, segmentNames, storePlan } from './person';
+import { test } from './test';
 
 /** Lets no save of this page get out, not even while it closes: a route of the test would be gone by then. */
 const refuseSaving = (page: Page): Promise<void> =>

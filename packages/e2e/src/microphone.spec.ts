@@ -1,9 +1,10 @@
 import { existsSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { chromium, expect, test } from '@playwright/test';
+import { chromium, expect } from '@playwright/test';
 import { seeded, singNote, writeWav } from '@wide-fern/sound';
 import { addSingers, expectNoComplaints, newPerson } from './person';
+import { test } from './test';
 
 /** A browser whose microphone hears a note sung over and over. */
 test('a sung note is heard through the microphone, and another one is told from it', async ({

@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import {
   expectNoComplaints,
@@ -9,6 +9,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { test } from './test';
 
 test('looked at from near: by wheel the moment stays, by keyboard down to one key, and back', async ({
   browser,

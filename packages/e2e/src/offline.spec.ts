@@ -1,5 +1,6 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { newEvening, newPerson, planAddress, storePlan } from './person';
+import { test } from './test';
 
 test('what was opened once can be read without a connection, in a new tab too', async ({
   browser,

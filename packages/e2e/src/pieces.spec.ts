@@ -1,7 +1,7 @@
 import { demoScores } from '@wide-fern/catalogue/demo';
 import type { Evening, PieceSummary, StorePiece } from '@wide-fern/contract';
 import { writeScoreXml } from '@wide-fern/interchange';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { strToU8, zipSync } from 'fflate';
 import { handedOver } from './files';
 import {
@@ -12,6 +12,7 @@ import {
   storePlan,
   type Person,
 } from './person';
+import { test } from './test';
 
 /** A score as a file that is chosen. */
 const scoreFile = (name: string, text: string | Uint8Array) => ({

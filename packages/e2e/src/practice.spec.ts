@@ -2,7 +2,7 @@ import type { EveningSummary, Plan, Session } from '@wide-fern/contract';
 import { frequency, practising, programme, type Programme } from '@wide-fern/core';
 import { evaluate, listeningOf } from '@wide-fern/plan';
 import { readWav, type Recording } from '@wide-fern/sound';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { handedOver } from './files';
 import {
@@ -15,6 +15,7 @@ import {
   singersOf,
   storePlan,
 } from './person';
+import { test } from './test';
 
 /** Where a recording's programme begins in it, in seconds: notes are scheduled a moment ahead. */
 const ahead = 0.02;

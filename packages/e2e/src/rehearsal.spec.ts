@@ -1,5 +1,5 @@
 import type { Evening, EveningSummary } from '@wide-fern/contract';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { handedOver } from './files';
 import {
   expectNoComplaints,
@@ -9,6 +9,7 @@ import {
   storePlan,
   type Person,
 } from './person';
+import { test } from './test';
 
 const eveningsOf = async ({ request, choir }: Person): Promise<EveningSummary[]> => {
   const response = await request.get(`/api/choirs/${choir}/evenings`);

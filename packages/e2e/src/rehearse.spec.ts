@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { runSummarySchema, z } from '@wide-fern/contract';
 import { expectAccessible } from './accessible';
 import {
@@ -9,6 +9,7 @@ import {
   planAddress,
   storePlan,
 } from './person';
+import { test } from './test';
 
 test('a deputy rehearses leading to its figures, and it counts nowhere', async ({ browser }) => {
   const person = await newPerson(browser);

@@ -1,4 +1,4 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { runSchema } from '@wide-fern/contract';
 import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
@@ -9,6 +9,7 @@ import { root } from '../../../tools/root';
 import { startServer, type RunningServer } from '../../../tools/start/server';
 import { expectNoComplaints, join, newEvening, newPerson, planAddress, storePlan } from './person';
 import { begin, followed, heading, storedRun } from './runs';
+import { test } from './test';
 
 /** Server processes on one database of their own, each at its own address. */
 async function servers() {

@@ -1,9 +1,10 @@
 import { readFile } from 'node:fs/promises';
 import { getDocument } from 'pdfjs-dist/legacy/build/pdf.mjs';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { handedOver } from './files';
 import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
+import { test } from './test';
 
 async function textOf(path: string): Promise<string> {
   const data = new Uint8Array(await readFile(path));

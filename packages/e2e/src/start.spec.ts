@@ -3,10 +3,11 @@ import { chmodSync, existsSync, mkdtempSync, readFileSync, rmSync, writeFileSync
 import { createServer } from 'node:net';
 import { tmpdir } from 'node:os';
 import { join } from 'node:path';
-import { expect, request, test, type APIRequestContext } from '@playwright/test';
+import { expect, request, type APIRequestContext } from '@playwright/test';
 import type { Evening, EveningSummary, Plan, Session } from '@wide-fern/contract';
 import { emptyDocument } from '@wide-fern/plan';
 import { freePort } from '../../../tools/postgres/cluster';
+import { test } from './test';
 
 const root = join(import.meta.dirname, '..', '..', '..');
 

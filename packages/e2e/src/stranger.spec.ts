@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import {
   join,
   newContext,
@@ -8,6 +8,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { test } from './test';
 
 test('whoever is not signed in is asked to, and then led where they wanted to go', async ({
   browser,

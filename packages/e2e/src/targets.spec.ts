@@ -1,6 +1,7 @@
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { pagesOf } from './pages';
 import { addSingers, newEvening, newPerson, storePlan } from './person';
+import { test } from './test';
 
 /**
  * What is pressed and too small: by a thumb 44 px, by a pointer 24. Left out is what stands in a line of

@@ -1,8 +1,9 @@
 import { writeWav } from '@wide-fern/sound';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { pieceSchema, type StorePiece } from '@wide-fern/contract';
 import { expectAccessible } from './accessible';
 import { expectNoComplaints, join, newPerson, type Person } from './person';
+import { test } from './test';
 
 const typed: StorePiece = {
   ...{ title: 'Slate', composer: '', language: '', tempo: null, transpose: 0, notes: '' },

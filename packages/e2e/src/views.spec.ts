@@ -1,4 +1,4 @@
-import { expect, test } from '@playwright/test';
+import { expect } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { pagesOf } from './pages';
 import {
@@ -9,6 +9,7 @@ import {
   newPerson,
   storePlan,
 } from './person';
+import { test } from './test';
 
 const sizes = [
   { width: 1280, height: 800 },

@@ -1,5 +1,5 @@
 import type { Singer } from '@wide-fern/contract';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { handedOver } from './files';
 import {
   addSingers,
@@ -10,6 +10,7 @@ import {
   singersOf,
   storePlan,
 } from './person';
+import { test } from './test';
 
 /** Types a form's field anew. */
 const retype = async (page: Page, name: string, text: string): Promise<void> => {

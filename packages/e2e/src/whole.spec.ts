@@ -1,8 +1,9 @@
 import { strFromU8, unzipSync } from 'fflate';
-import { expect, test, type Page } from '@playwright/test';
+import { expect, type Page } from '@playwright/test';
 import { expectAccessible } from './accessible';
 import { handedOver } from './files';
 import { expectNoComplaints, newContext, newEvening, newPerson, storePlan } from './person';
+import { test } from './test';
 
 async function everything(page: Page): Promise<{ path: string; whole: Record<string, unknown[]> }> {
   await page.goto('/choir');
