@@ -27,10 +27,13 @@ async function keepFew(name, most) {
 }
 
 async function keep(name, request, response, most) {
+  // A page that is left calls off what it had asked for: until all of it is here, what was kept stays.
+  const { status, headers } = response;
+  const body = await response.blob();
   const cache = await caches.open(name);
   // Put anew, so that it stands last.
   await cache.delete(request);
-  await cache.put(request, response);
+  await cache.put(request, new Response(body, { status, headers }));
   await keepFew(name, most);
 }
 
