@@ -21,6 +21,8 @@ export default defineConfig({
     viewport: { width: 1280, height: 800 },
     browserName: 'chromium',
     trace: 'off',
+    // What never comes is said where it was waited for.
+    actionTimeout: 90_000,
     // What tests hold back or refuse must come from the page; one test lets the worker in.
     serviceWorkers: 'block',
     launchOptions: {

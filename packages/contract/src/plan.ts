@@ -106,6 +106,8 @@ export const choicesSchema = usualChoicesSchema.extend({
   /** What parts were told to do in single keys: by part and by the key's place, counted from 0. */
   told: toldSchema.optional(),
   ...singleShape,
+  /** Whether each time in a key every part takes the next line. */
+  linesInTurn: z.boolean().optional(),
   ...leadingShape,
 });
 export type Choices = z.infer<typeof choicesSchema>;

@@ -37,6 +37,7 @@ const choiceNames = Object.keys({
   told: true,
   inKeys: true,
   inTimes: true,
+  linesInTurn: true,
   voices: true,
   lowVoices: true,
   tooHigh: true,

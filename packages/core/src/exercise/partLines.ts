@@ -93,12 +93,20 @@ function textLine(
 }
 
 /** What a part that takes part like all others sings with the tonic where it has it. */
-function commonLine(music: Music, tonic: MidiNote, place: number, parts: number): LineEvent[] {
+function commonLine(
+  music: Music,
+  tonic: MidiNote,
+  place: number,
+  parts: number,
+  turn: number,
+): LineEvent[] {
   switch (music.kind) {
     case 'pattern':
       return onTonic(music.notes, tonic);
     case 'round': {
-      const before = (place % music.entries) * music.apart;
+      // Where there are fewer parts than entries, the first ones go round.
+      const entries = Math.min(music.entries, parts);
+      const before = (((place % entries) + turn) % entries) * music.apart;
       const after = (music.entries - 1) * music.apart - before;
       return [...silence(before), ...onTonic(music.notes, tonic), ...silence(after)];
     }
@@ -137,13 +145,17 @@ function commonLine(music: Music, tonic: MidiNote, place: number, parts: number)
   }
 }
 
-/** The note each part begins on, by its id; «rest» for a part that is silent. */
+/**
+ * The note each part begins on, by its id; «rest» for a part that is silent.
+ * @param turn the so manieth time where lines go round
+ */
 export function firstNotes(
   music: Music,
   soundings: readonly Sounding[],
+  turn = 0,
 ): Readonly<Record<string, MidiNote | 'rest'>> {
   return Object.fromEntries(
-    partLines(music, soundings).map(({ part, events }) => [
+    partLines(music, soundings, turn).map(({ part, events }) => [
       part,
       events.find(({ midi }) => midi !== null)?.midi ?? 'rest',
     ]),
@@ -154,16 +166,17 @@ export function firstNotes(
  * What each part sings in one repetition, from the highest to the lowest; a part that rests is
  * silent for its length. Empty for what has no pitch.
  * @param soundings every part's doing in that key, as a computed segment has it
+ * @param turn the so manieth time where lines go round: each part sings the next line, the last the first
  */
-export function partLines(music: Music, soundings: readonly Sounding[]): PartLine[] {
+export function partLines(music: Music, soundings: readonly Sounding[], turn = 0): PartLine[] {
   const length = beatsOf(music);
   return soundings.map((sounding, place) => {
     if (sounding.does !== 'sing') return { part: sounding.part, events: silence(length) };
-    const role = partAction(music, place, soundings.length);
+    const role = partAction(music, place, soundings.length, turn);
     const sings = (): LineEvent[] =>
       role?.kind === 'sings'
         ? onTonic(role.notes, sounding.tonic)
-        : commonLine(music, sounding.tonic, place, soundings.length);
+        : commonLine(music, sounding.tonic, place, soundings.length, turn);
     let events: LineEvent[];
     if (sounding.told === 'hold') {
       const { syllable } = sings().find(({ midi }) => midi !== null) ?? {};

@@ -29,6 +29,8 @@ export interface Ways {
   readonly inKeys?: InPlaces<SingleKey> | undefined;
   /** For the so manieth time in every key. */
   readonly inTimes?: InPlaces<Pass> | undefined;
+  /** Whether each time in a key every part takes the next line. */
+  readonly linesInTurn?: boolean | undefined;
 }
 
 const at = <T>(places: InPlaces<T> | undefined, place: number): T | undefined =>

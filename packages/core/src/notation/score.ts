@@ -4,6 +4,7 @@ import { accompanying, type Accompaniment, type UnderKey } from '../exercise/acc
 import { beatsOf } from '../exercise/music';
 import { partLines, type PartLine } from '../exercise/partLines';
 import { lineInPass, withFurther } from '../exercise/passes';
+import { turnsOfLines } from '../exercise/roles';
 import { differingTimes, passIn, singleKey, type Ways } from '../exercise/single';
 import type { Mode } from '../pitch';
 
@@ -20,7 +21,10 @@ export interface ScorePart {
 /** One key of a score: its tonic in the treble octave and every part's line, in the score's order. */
 export interface ScoreKey {
   readonly tonic: MidiNote;
-  /** As it is sung there the first time, with the words of further times under them. */
+  /**
+   * As it is sung there the first time, with the words of further times under them; where lines go round,
+   * one time after the other.
+   */
   readonly lines: readonly PartLine[];
   /** Each time in this key, where they differ; behind the last comes the first again. */
   readonly verses?: readonly (readonly PartLine[])[];
@@ -60,14 +64,26 @@ interface Written extends Ways {
   readonly verses?: number | undefined;
 }
 
+/** Each part's lines one after the other, with so many beats to breathe between them. */
+function oneAfterTheOther(
+  verses: readonly (readonly PartLine[])[],
+  breathBeats: Beats,
+): PartLine[] {
+  const breath = breathBeats > 0 ? [{ midi: null, beats: breathBeats }] : [];
+  return verses[0]!.map(({ part }, place) => ({
+    part,
+    events: verses.flatMap((lines, i) => [...(i > 0 ? breath : []), ...lines[place]!.events]),
+  }));
+}
+
 /** One key as it is written: its lines in the passes sung there, and what the instrument plays. */
 function scoreKey(
   written: Written,
   tonic: MidiNote,
-  lines: readonly PartLine[],
+  soundings: readonly Sounding[],
   key: number,
 ): ScoreKey {
-  const { music, accompaniment } = written;
+  const { music, accompaniment, linesInTurn } = written;
   const played = singleKey(written, key)?.played;
   const under = {
     ...(accompaniment && !played
@@ -76,8 +92,15 @@ function scoreKey(
     ...(played === 'nothing' ? { unled: true } : {}),
   };
   const inPass = (verse: number) =>
-    lines.map((line) => lineInPass(line, passIn(written, key, verse)));
-  const times = differingTimes(written, written.verses ?? 1);
+    partLines(music, soundings, linesInTurn ? verse : 0).map((line) =>
+      lineInPass(line, passIn(written, key, verse)),
+    );
+  const sung = written.verses ?? 1;
+  if (linesInTurn && sung > 1 && turnsOfLines(music, soundings.length) > 1) {
+    const verses = Array.from({ length: sung }, (_, verse) => inPass(verse));
+    return { tonic, lines: oneAfterTheOther(verses, written.breathBeats), verses, ...under };
+  }
+  const times = differingTimes(written, sung);
   if (times === 1) return { tonic, lines: inPass(0), ...under };
   const verses = Array.from({ length: times }, (_, verse) => inPass(verse));
   const shown = verses[0]!.map((line, part) =>
@@ -117,9 +140,7 @@ export function choirScore(
       clef: clefOfPart(section),
     })),
     keys: repetitions.flatMap(({ tonic, parts }, i) =>
-      tonic === undefined || parts.length === 0
-        ? []
-        : [scoreKey(exercise, tonic, partLines(music, parts), i)],
+      tonic === undefined || parts.length === 0 ? [] : [scoreKey(exercise, tonic, parts, i)],
     ),
   };
 }
@@ -171,7 +192,7 @@ export function plainScore(
     })),
     keys: tonics.map((tonic, i) => {
       const soundings = places.map((place) => sounding(tonic, place));
-      return scoreKey(exercise, tonic, partLines(music, soundings), i);
+      return scoreKey(exercise, tonic, soundings, i);
     }),
   };
 }

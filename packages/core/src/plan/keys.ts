@@ -1,6 +1,6 @@
 import type { MidiNote, Semitones } from '../units';
 import { spanOf, type Music, type PitchedMusic } from '../exercise/music';
-import { partAction, spanOfPart } from '../exercise/roles';
+import { rolesOf, spanOfPart, turnsOfLines } from '../exercise/roles';
 import { phaseFraction, type Grouping } from '../exercise/vocabulary';
 import { modes } from '../pitch';
 import {
@@ -74,19 +74,27 @@ function ownPatterns(
   music: Music,
   sections: readonly Voice[],
   common: Omit<LadderPattern, 'lowest' | 'highest'>,
+  turns: number,
 ): Record<string, LadderPattern> {
   const own: Record<string, LadderPattern> = {};
   sections.forEach(({ id }, place) => {
-    const role = partAction(music, place, sections.length);
-    const span = role && spanOfPart(music, place, sections.length);
+    const { length } = sections;
+    const roles = rolesOf(music, place, length, turns);
+    const span = roles.some(Boolean) && spanOfPart(music, place, length, turns);
     if (!span) return;
-    own[id] =
-      role.kind === 'holds'
-        ? { ...common, ...span, octaveMoves: heldOctaves, anyOctave: true }
-        : { ...common, ...span };
+    own[id] = roles.every((role) => role?.kind === 'holds')
+      ? { ...common, ...span, octaveMoves: heldOctaves, anyOctave: true }
+      : { ...common, ...span };
   });
   return own;
 }
+
+/** How many turns of its lines a segment has: one where every part keeps its own. */
+export const turnsIn = (
+  music: Music,
+  { linesInTurn, verses }: Pick<SegmentChoices, 'linesInTurn' | 'verses'>,
+  parts: number,
+): number => (linesInTurn ? Math.min(Math.max(1, verses), turnsOfLines(music, parts)) : 1);
 
 /** How the keys of a segment move, as it was chosen. */
 const climbOf = (
@@ -111,11 +119,12 @@ function ladderProblem(
     ...(mayRest === undefined ? {} : { mayRest }),
   });
   const places = new Map(sections.map(({ id }, place) => [id, place]));
+  const turns = turnsIn(music, choices, sections.length);
   const spanIn = (part: string) =>
-    spanOfPart(music, places.get(part) ?? 0, sections.length) ?? span;
+    spanOfPart(music, places.get(part) ?? 0, sections.length, turns) ?? span;
   const anchored = anchoring(anchor, sections, spanIn, tonight.needs);
   const common = given(octaveMoves ?? anchored.octaveMoves);
-  const own = ownPatterns(music, sections, common);
+  const own = ownPatterns(music, sections, common, turns);
   // Who has the trouble sings it where it is written, never an octave away.
   if (aim) {
     own[aim.part] = { ...(own[aim.part] ?? { ...span, ...common }), octaveMoves: [0] };

@@ -73,6 +73,8 @@ export interface SegmentChoices extends Leading {
   /** What is other in single keys, and for the so manieth time in each key. */
   readonly inKeys?: InPlaces<SingleKey> | undefined;
   readonly inTimes?: InPlaces<Pass> | undefined;
+  /** Whether each time in a key every part takes the next line. */
+  readonly linesInTurn?: boolean | undefined;
   /** When its purpose is said; before where it is not chosen. */
   readonly purposeSaid?: PurposeTime | undefined;
   /** Whether what did not succeed is done again until it does, whatever the number. */

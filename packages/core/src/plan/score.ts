@@ -5,11 +5,11 @@ import type { PlannedExercise, SegmentChoices } from './planned';
 /** An exercise as it is written out in a segment, with what was chosen for its single keys and times. */
 export const writtenIn = <E extends PlannedExercise>({
   exercise,
-  choices: { inKeys, inTimes, verses },
+  choices: { inKeys, inTimes, linesInTurn, verses },
 }: {
   readonly exercise: E;
-  readonly choices: Pick<SegmentChoices, 'inKeys' | 'inTimes' | 'verses'>;
-}) => ({ ...exercise, inKeys, inTimes, verses });
+  readonly choices: Pick<SegmentChoices, 'inKeys' | 'inTimes' | 'linesInTurn' | 'verses'>;
+}) => ({ ...exercise, inKeys, inTimes, linesInTurn, verses });
 
 /**
  * The score of a segment as it is sung in a plan; undefined for what has no pitch.

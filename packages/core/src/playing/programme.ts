@@ -160,7 +160,8 @@ export function programme(
         }
         played += beats;
       }
-      for (const { part, events } of ways?.[verse % ways.length] ?? lines) {
+      const sung = ways?.[verse % ways.length] ?? lines;
+      for (const { part, events } of sung) {
         let at = beat;
         const loudness = loudnessAlong(events);
         for (const [place, event] of events.entries()) {
@@ -181,7 +182,7 @@ export function programme(
           at += event.beats;
         }
       }
-      beat += Math.max(0, ...lines.map(({ events }) => beatsOfEvents(events)));
+      beat += Math.max(0, ...sung.map(({ events }) => beatsOfEvents(events)));
       if (verse < verses - 1 || i < score.keys.length - 1) beat += breathBeats;
     }
   });

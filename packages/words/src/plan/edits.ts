@@ -16,6 +16,7 @@ import {
   untilRightWords,
   voiceOrderWords,
 } from './leading';
+import { turnsInWords } from './single';
 
 /** What was chosen, as a history lists it: «tempo 90». */
 function chosenInWords({ field, value, unit }: Extract<EditFact, { code: 'chosen' }>): string {
@@ -48,6 +49,8 @@ function chosenInWords({ field, value, unit }: Extract<EditFact, { code: 'chosen
       return value === true ? 'stays as it is' : 'may be changed again';
     case 'shape':
       return shapeWords[value as keyof typeof shapeWords];
+    case 'linesInTurn':
+      return turnsInWords(value === true);
     case 'voices':
       return value === null
         ? 'keys as the exercise has them'

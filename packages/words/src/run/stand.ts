@@ -1,6 +1,5 @@
 import type { Choices } from '@wide-fern/contract';
 import {
-  firstNotes,
   hasKeys,
   passIn,
   restOf,
@@ -14,6 +13,7 @@ import {
 } from '@wide-fern/core';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { doneLines, ownPitchInWords } from '../done';
+import { firstsIn } from '../firsts';
 import { noteNamed, type Wording } from '../ladder/wording';
 import { wordingFor } from '../plan/words';
 import { capitalise } from '../counting';
@@ -26,7 +26,7 @@ import { waysIn } from './ways';
 export interface StandPart {
   readonly id: string;
   readonly many: string;
-  /** «E♭4», or that it rests. */
+  /** «E♭4», or that it rests; where lines come in turn, one for each. */
   readonly note: string | null;
   /** «an octave down», where it is not where it usually is. */
   readonly away: string;
@@ -77,13 +77,12 @@ function partsIn(
   tonic: number,
   wording: Wording,
 ): StandPart[] {
-  const firsts = firstNotes(segment.exercise.music, soundings);
+  const firsts = firstsIn(segment, soundings);
   return soundings.map((sounding) => {
-    const first = firsts[sounding.part];
-    const note =
-      first === undefined || first === 'rest'
-        ? null
-        : noteNamed(wording, first + shift, tonic + shift);
+    const named = (firsts[sounding.part] ?? []).flatMap((first) =>
+      first === 'rest' ? [] : [noteNamed(wording, first + shift, tonic + shift)],
+    );
+    const note = named.length > 0 ? named.join(', ') : null;
     const away = sounding.does === 'sing' && note !== null ? doneInWords(sounding) : '';
     const { many } = wording.parts!(sounding.part);
     return { id: sounding.part, many, note, away };

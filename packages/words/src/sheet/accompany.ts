@@ -85,7 +85,7 @@ function accompanyEntry(of: OfSegment) {
       ...(moves.length > 0 ? [plain(moves.join(' '))] : []),
       ...entriesInWords(keys),
       ...(choices.demonstrate === 'no' ? [] : [plain('Shown once before it is sung.')]),
-      ...singleLines(choices),
+      ...singleLines(segment),
       ...(exercise.accompaniment ? [plain(accompanimentInWords(exercise.accompaniment))] : []),
     ],
   };

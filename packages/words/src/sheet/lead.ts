@@ -1,5 +1,4 @@
 import {
-  firstNotes,
   hasKeys,
   noteInKey,
   onOwnPitch,
@@ -12,6 +11,7 @@ import {
 } from '@wide-fern/core';
 import { asSentences } from '../counting';
 import { doneLines, ownPitchInWords } from '../done';
+import { firstsIn, type Firsts } from '../firsts';
 import { movesOfKeys } from '../ladder';
 import type { Wording } from '../ladder/wording';
 import { accompanimentInWords, passesInWords } from '../passes';
@@ -41,7 +41,9 @@ export function firstKey({ segment, computed, sections }: OfSegment) {
   const isAlike = kind === 'pattern' || kind === 'glide' || kind === 'hold' || kind === 'round';
   const tonic = computed.repetitions[0]?.tonic;
   const score = isAlike
-    ? plainScore(writtenIn(segment), choices.tempo, [trebleOf(tonic ?? 60)])
+    ? plainScore({ ...writtenIn(segment), linesInTurn: false }, choices.tempo, [
+        trebleOf(tonic ?? 60),
+      ])
     : segmentScore(segment, sections, computed.repetitions.slice(0, 1));
   return score && score.keys.length > 0 ? score : undefined;
 }
@@ -67,13 +69,14 @@ export function howOften({ segment }: OfSegment): string {
   );
 }
 
-/** A part's first note in one key, spelled in that key; or that it rests. */
+/** A part's first note in one key, or one for each line that comes to it in turn, spelled in that key; or that it rests. */
 const startingNote = (
-  note: MidiNote | 'rest' | undefined,
+  notes: Firsts[string] | undefined,
   key: MidiNote,
   { mode, writing }: Wording,
 ): string =>
-  note === undefined || note === 'rest' ? (note ?? '') : noteInKey(note, key, mode, writing);
+  notes?.map((note) => (note === 'rest' ? note : noteInKey(note, key, mode, writing))).join(', ') ??
+  '';
 
 /** The keys in a row, and in each every part's first note. */
 export function keyTable(
@@ -82,7 +85,7 @@ export function keyTable(
 ): SheetTable | undefined {
   const { keys, repetitions } = computed;
   if (keys.kind === 'none' || !keys.sung) return undefined;
-  const firsts = repetitions.map(({ parts }) => firstNotes(segment.exercise.music, parts));
+  const firsts = repetitions.map(({ parts }) => firstsIn(segment, parts));
   return {
     head: keys.sung.tonics.map((tonic) => tonicName(tonic, wording.mode, wording.writing)),
     rows: sections
@@ -102,8 +105,8 @@ export const cueLine = ({ cue, purpose }: { readonly cue: string; readonly purpo
   ] satisfies Line;
 
 /** What is other in single keys and times. */
-export function singleLines(choices: OfSegment['segment']['choices']): Line[] {
-  const lines = singleInWords(choices);
+export function singleLines(segment: OfSegment['segment']): Line[] {
+  const lines = singleInWords(segment);
   return lines.length > 0 ? [plain(lines.join(' '))] : [];
 }
 
@@ -124,7 +127,7 @@ function leadEntry(of: OfSegment) {
     lines: [
       ...saidAndDone(of),
       plain([howOften(of), ...moves].join(' ')),
-      ...singleLines(of.segment.choices),
+      ...singleLines(of.segment),
       ...(exercise.passes ? [plain(passesInWords(exercise.passes, exercise.music).join(' '))] : []),
       ...(exercise.accompaniment ? [plain(accompanimentInWords(exercise.accompaniment))] : []),
       ...withoutKey(of),

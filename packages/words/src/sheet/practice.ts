@@ -35,7 +35,7 @@ export interface PracticeText {
 }
 
 function entryFor(of: OfSegment, part: string | undefined) {
-  const { exercise, choices } = of.segment;
+  const { exercise } = of.segment;
   const listening = listeningOf(of, of.sections);
   return {
     exercise: exercise.id,
@@ -45,7 +45,7 @@ function entryFor(of: OfSegment, part: string | undefined) {
       ...saidAndDone(of),
       ...exercise.steps.map(plain),
       plain(howOften(of)),
-      ...singleLines(choices),
+      ...singleLines(of.segment),
     ],
     cautions: exercise.cautions.filter((caution) => caution !== cautions.pain),
     keys: (listening?.score.keys ?? []).map((key): PracticeKey => ({

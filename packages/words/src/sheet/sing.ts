@@ -22,7 +22,7 @@ const entryFor = (part: string | undefined) => (of: OfSegment) => {
     lines: [
       ...saidAndDone(of),
       plain(howOften(of)),
-      ...singleLines(of.segment.choices),
+      ...singleLines(of.segment),
       ...(exercise.passes ? [plain(passesInWords(exercise.passes, exercise.music).join(' '))] : []),
     ],
     table: part === undefined ? undefined : keyTable(of, part),

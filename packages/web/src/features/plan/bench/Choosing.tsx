@@ -5,46 +5,9 @@ import { shapeWords } from '@wide-fern/words';
 import type { Evaluated } from '@wide-fern/plan';
 import { Stepper } from '../../../ui/Stepper';
 import type { BenchActions } from './actions';
+import { Choice } from './Choice';
 import { Further, HowLed } from './Seldom';
-
-const selectStyle = {
-  background: 'var(--chakra-colors-sheet)',
-  border: '1px solid var(--chakra-colors-line)',
-  borderRadius: 3,
-  padding: '1px 2px',
-  width: 'auto',
-  fontSize: 13,
-} as const;
-
-function Choice<T extends string | number>({
-  label,
-  value,
-  options,
-  disabled,
-  onChange,
-}: {
-  readonly label: string;
-  readonly value: T;
-  readonly options: readonly (readonly [T, string])[];
-  readonly disabled: boolean;
-  readonly onChange: (value: T) => void;
-}) {
-  return (
-    <select
-      aria-label={label}
-      style={selectStyle}
-      value={value}
-      disabled={disabled}
-      onChange={(event) => onChange(options[event.currentTarget.selectedIndex]![0])}
-    >
-      {options.map(([key, word]) => (
-        <option key={key} value={key}>
-          {word}
-        </option>
-      ))}
-    </select>
-  );
-}
+import { WhoseLines } from './WhoseLines';
 
 const steps = [
   [1, 'a semitone'],
@@ -74,7 +37,7 @@ const shortShapes: Readonly<Record<Shape, string>> = {
 
 /** What is chosen for the segment: tempo, how many, which way, how much talk. */
 export function Choosing({
-  evaluated: { segment },
+  evaluated,
   mayEdit,
   actions,
 }: {
@@ -82,6 +45,7 @@ export function Choosing({
   readonly mayEdit: boolean;
   readonly actions: BenchActions;
 }) {
+  const { segment } = evaluated;
   const { choices, exercise } = segment;
   const { kind } = exercise.music;
   const pitched = hasKeys(exercise.music);
@@ -130,6 +94,7 @@ export function Choosing({
             onChange={(value) => set('verses')(Math.round(value))}
           />
         )}
+        <WhoseLines evaluated={evaluated} disabled={disabled} choose={actions.choose} />
       </Flex>
       {pitched && (
         <Flex gap="6px" fontSize="13px" align="center" wrap="wrap">

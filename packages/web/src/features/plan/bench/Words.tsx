@@ -84,8 +84,8 @@ export function Words({
           {passesInWords(exercise.passes, exercise.music).join(' ')}
         </WordRow>
       )}
-      {singleInWords(segment.choices).length > 0 && (
-        <WordRow label="Single">{singleInWords(segment.choices).join(' ')}</WordRow>
+      {singleInWords(segment).length > 0 && (
+        <WordRow label="Single">{singleInWords(segment).join(' ')}</WordRow>
       )}
       {exercise.accompaniment && (
         <WordRow label="Played">{accompanimentInWords(exercise.accompaniment)}</WordRow>

@@ -120,6 +120,21 @@ describe('the bench', () => {
     expect(screen.getByRole('status').textContent).toContain('Best start A.');
   });
 
+  it('lets the parts take turns where they sing different lines, as often as all of them need', () => {
+    const { choose: chosen } = showBench('keel');
+    const whose = () => screen.getByRole('combobox', { name: 'Who sings which line' });
+    fireEvent.change(whose(), { target: { value: 'turn' } });
+    expect(chosen).toHaveBeenLastCalledWith({ linesInTurn: true, verses: 4 }, 'keel lines');
+    cleanup();
+    const { choose: again } = showBench('keel', { changed: { linesInTurn: true, verses: 6 } });
+    expect(screen.getByText('Each time others hold the note.')).toBeTruthy();
+    fireEvent.change(whose(), { target: { value: 'own' } });
+    expect(again).toHaveBeenLastCalledWith({ linesInTurn: undefined }, 'keel lines');
+    cleanup();
+    showBench('slate-steps');
+    expect(screen.queryByRole('combobox', { name: 'Who sings which line' })).toBeNull();
+  });
+
   it('says what it needs that the place does not allow', () => {
     showBench('settle-the-feet');
     const bench = screen.getByRole('region', { name: /^Bench: / });

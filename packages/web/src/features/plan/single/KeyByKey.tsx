@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { passIn, singleKey, tonicName, writtenIn } from '@wide-fern/core';
 import { canBeSplit, changeKey, changeTime, type Evaluated } from '@wide-fern/plan';
-import { ordinal, singleInWords, singleKeyInWords, type Wording } from '@wide-fern/words';
+import { ordinal, singleKeyInWords, type Wording } from '@wide-fern/words';
 import { Fragment, useState } from 'react';
 import { Label, WordButton } from '../../../ui/words';
 import type { PlanActs } from '@wide-fern/client';
@@ -78,7 +78,7 @@ export function KeyByKey({
   readonly actions: SingleActions;
 }) {
   const { id, choices } = segment;
-  const isUsed = singleInWords(choices).length > 0;
+  const isUsed = choices.inKeys !== undefined || choices.inTimes !== undefined;
   const [isOpen, setOpen] = useState(isUsed);
   const [chosen, setChosen] = useState<Chosen>();
   const written = writtenIn(segment);
