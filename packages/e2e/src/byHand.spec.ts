@@ -12,6 +12,7 @@ import {
   segmentNames,
   storePlan,
 } from './person';
+import { begin } from './runs';
 import { test } from './test';
 
 test('a ladder by hand: a part told to rest stays so, and the best is found again', async ({
@@ -300,6 +301,33 @@ test('a plan is split into two warm-ups of the evening', async ({ browser }) => 
   await saved(page);
   await page.goto(`/evenings/${evening.id}/plan/second`);
   expect(await segmentNames(page)).toEqual(['Slate steps', 'Pulley']);
+  await expectAccessible(page);
+  expectNoComplaints(person.context);
+});
+
+test('the parts take turns with their lines: on the plan, on the sheet and on the stand', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['borrowed-tune']);
+  const page = await person.context.newPage();
+  await page.goto(`/evenings/${evening.id}/plan`);
+  const whose = page.getByRole('combobox', { name: 'Who sings which line' });
+  await whose.selectOption('each time everybody takes the next line');
+  await expect(page.getByRole('textbox', { name: 'Times sung in each key' })).toHaveValue('4');
+  await expect(page.getByText('Each time everybody takes the next line.')).toBeVisible();
+  await saved(page);
+  await page.reload();
+  await expect(whose).toHaveValue('turn');
+  await page.goto(`/evenings/${evening.id}/sheet/warm-up`);
+  const cells = page.getByRole('table').first().getByRole('row').nth(1).getByRole('cell');
+  await expect(cells.first()).toHaveText(/^([A-G][♭♯]?\d, ){3}[A-G][♭♯]?\d$/);
+  await begin(page, evening);
+  await page.keyboard.press('o');
+  await page.keyboard.press(' ');
+  const first = page.getByRole('list', { name: 'First notes' }).getByRole('listitem').first();
+  await expect(first).toContainText(/([A-G][♭♯]?\d, ){3}[A-G][♭♯]?\d/);
   await expectAccessible(page);
   expectNoComplaints(person.context);
 });

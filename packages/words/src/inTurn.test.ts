@@ -46,12 +46,25 @@ describe('lines that come in turn', () => {
     const notes = sung('treble-thirds', inTurn, 2);
     expect(notes.filter((one) => one.includes(', ')).length).toBeGreaterThan(1);
     expect(standing('treble-thirds', inTurn)).toEqual(notes);
-    const [entry] = sheetFor('lead', {
-      ...{ document: planOf('treble-thirds', inTurn), allotted: 900 },
-      ...{ place: '', start: Date.parse('2026-12-01T18:30:00.000Z'), choir: 'Quarry Lane Singers' },
-      ...{ timeZone: 'Europe/London', clock: '24' as const, writing: 'flats' as const },
-    }).entries;
-    expect(entry!.table!.rows.map(({ cells }) => cells[0])).toEqual(notes);
+    const sheetWith = (choices: Partial<Choices>) =>
+      sheetFor('lead', {
+        ...{ document: planOf('treble-thirds', choices), allotted: 900 },
+        ...{
+          place: '',
+          start: Date.parse('2026-12-01T18:30:00.000Z'),
+          choir: 'Quarry Lane Singers',
+        },
+        ...{ timeZone: 'Europe/London', clock: '24' as const, writing: 'flats' as const },
+      }).entries[0]!;
+    const entry = sheetWith(inTurn);
+    expect(entry.table!.rows.map(({ cells }) => cells[0])).toEqual(notes);
+    // Written once, as it is sung the first time.
+    const events = ({ notes: written }: ReturnType<typeof sheetWith>) =>
+      written?.kind === 'score'
+        ? written.score.keys[0]!.lines.map((line) => line.events.length)
+        : [];
+    expect(events(entry)).toEqual(events(sheetWith({ verses: 2 })));
+    expect(events(entry).length).toBeGreaterThan(1);
   });
 
   it('say a note once where it is the same each time', () => {

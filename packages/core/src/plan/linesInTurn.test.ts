@@ -110,6 +110,6 @@ describe('lines in turn', () => {
     const width = (sounding = parts[0]!) =>
       sounding.does === 'sing' ? sounding.fit.high - sounding.fit.low : undefined;
     expect(width()).toBe(7);
-    expect(width(segmentOf(of, 2, false).computed.repetitions[0]!.parts[0]!)).toBe(0);
+    expect(width(segmentOf(of, 2, false).computed.repetitions[0]!.parts[0])).toBe(0);
   });
 });

@@ -40,11 +40,11 @@ export function firstKey({ segment, computed, sections }: OfSegment) {
   if (onOwnPitch(exercise.music)) return undefined;
   const isAlike = kind === 'pattern' || kind === 'glide' || kind === 'hold' || kind === 'round';
   const tonic = computed.repetitions[0]?.tonic;
+  // Lines that come in turn are told, not written out one after the other.
+  const once = { ...segment, choices: { ...choices, linesInTurn: false } };
   const score = isAlike
-    ? plainScore({ ...writtenIn(segment), linesInTurn: false }, choices.tempo, [
-        trebleOf(tonic ?? 60),
-      ])
-    : segmentScore(segment, sections, computed.repetitions.slice(0, 1));
+    ? plainScore(writtenIn(once), choices.tempo, [trebleOf(tonic ?? 60)])
+    : segmentScore(once, sections, computed.repetitions.slice(0, 1));
   return score && score.keys.length > 0 ? score : undefined;
 }
 

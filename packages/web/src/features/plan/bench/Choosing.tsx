@@ -94,8 +94,8 @@ export function Choosing({
             onChange={(value) => set('verses')(Math.round(value))}
           />
         )}
-        <WhoseLines evaluated={evaluated} disabled={disabled} choose={actions.choose} />
       </Flex>
+      <WhoseLines evaluated={evaluated} disabled={disabled} choose={actions.choose} />
       {pitched && (
         <Flex gap="6px" fontSize="13px" align="center" wrap="wrap">
           <Box as="span" color="inkSoft" w="48px">

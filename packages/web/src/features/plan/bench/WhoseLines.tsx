@@ -1,3 +1,4 @@
+import { Box, Flex } from '@chakra-ui/react';
 import { choiceLimits } from '@wide-fern/contract';
 import { turnsOfLines } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
@@ -22,20 +23,25 @@ export function WhoseLines({
   // As often as it takes until everybody has sung every line, where it was fewer.
   const verses = Math.max(choices.verses, Math.min(turns, choiceLimits.verses[1]));
   return (
-    <Choice<'own' | 'turn'>
-      label="Who sings which line"
-      value={choices.linesInTurn ? 'turn' : 'own'}
-      options={[
-        ['own', linesInTurnWords(false, exercise.music.kind)],
-        ['turn', linesInTurnWords(true, exercise.music.kind)],
-      ]}
-      disabled={disabled}
-      onChange={(whose) =>
-        choose(
-          whose === 'own' ? { linesInTurn: undefined } : { linesInTurn: true, verses },
-          `${segment.id} lines`,
-        )
-      }
-    />
+    <Flex gap="6px" fontSize="13px" align="center">
+      <Box as="span" color="inkSoft" w="48px">
+        Lines
+      </Box>
+      <Choice<'own' | 'turn'>
+        label="Who sings which line"
+        value={choices.linesInTurn ? 'turn' : 'own'}
+        options={[
+          ['own', linesInTurnWords(false, exercise.music.kind)],
+          ['turn', linesInTurnWords(true, exercise.music.kind)],
+        ]}
+        disabled={disabled}
+        onChange={(whose) =>
+          choose(
+            whose === 'own' ? { linesInTurn: undefined } : { linesInTurn: true, verses },
+            `${segment.id} lines`,
+          )
+        }
+      />
+    </Flex>
   );
 }
