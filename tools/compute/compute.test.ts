@@ -1,15 +1,32 @@
 import { spawnSync } from 'node:child_process';
-import { mkdtempSync, rmSync, writeFileSync } from 'node:fs';
+import { mkdirSync, mkdtempSync, rmSync, writeFileSync } from 'node:fs';
 import { tmpdir } from 'node:os';
 import { dirname, join } from 'node:path';
 import { fileURLToPath } from 'node:url';
 import { seeded, singNote, writeWav } from '@wide-fern/sound';
+import { build } from 'esbuild';
 
 const main = join(dirname(fileURLToPath(import.meta.url)), 'main.ts');
+const root = join(dirname(main), '..', '..');
+
+/** The program in one file: it is started often here, and that takes long from its many. */
+let program: string;
+let folder: string;
+beforeAll(async () => {
+  const cache = join(root, 'node_modules', '.cache');
+  mkdirSync(cache, { recursive: true });
+  folder = mkdtempSync(join(cache, 'compute-'));
+  program = join(folder, 'main.mjs');
+  await build({
+    ...{ entryPoints: [main], outfile: program, bundle: true, external: ['highs'] },
+    ...{ platform: 'node', format: 'esm', target: 'node20', logLevel: 'warning' },
+  });
+});
+afterAll(() => rmSync(folder, { recursive: true, force: true }));
 
 /** Runs the command line as a person would: problems in, answers out. */
-function compute(word: string, lines: readonly string[], file?: string) {
-  const asked = ['--import', 'tsx', main, word, ...(file === undefined ? [] : [file])];
+function compute(word: string, lines: readonly string[], file?: string, started = [program]) {
+  const asked = [...started, word, ...(file === undefined ? [] : [file])];
   const { status, stdout, stderr } = spawnSync(process.execPath, asked, {
     input: lines.map((line) => `${line}\n`).join(''),
     encoding: 'utf8',
@@ -38,6 +55,13 @@ const ladder = {
 };
 
 describe('npm run compute', () => {
+  it('answers as it is started by its name', () => {
+    const lines = [JSON.stringify(ladder)];
+    const asNamed = compute('ladder', lines, undefined, ['--import', 'tsx', main]);
+    expect(asNamed.status).toBe(0);
+    expect(asNamed.answers).toEqual(compute('ladder', lines).answers);
+  });
+
   it('answers every line in its order, and the wrong ones with an error', () => {
     const stuck = { ...ladder, exercise: { lowest: 0, highest: 40 } };
     const { status, answers } = compute('ladder', [

@@ -244,20 +244,26 @@ describe('whatever is sent', () => {
     const random = seeded(seed);
     const broken: string[] = [];
     const done = new Set<EndpointName>();
+    // First each of them once as it is, so that what follows finds something.
+    const asTheyAre = Object.keys(samples) as EndpointName[];
     for (let i = 0; i < requests; i += 1) {
-      const name = pick(random, names);
+      const isSound = i < asTheyAre.length;
+      const name = isSound ? asTheyAre[i]! : pick(random, names);
       const { method, path } = placeOf(name);
       // What is thrown away would be missed by all that follow.
       const whole = method !== 'DELETE' && random() < 0.97;
       const address = path.replace(/:(\w+)/g, (__, key: string) =>
-        key !== 'choir' && random() < 0.02
-          ? '%ED%A0%80'
-          : whole || key === 'choir'
-            ? pick(random, named[key] ?? ids)
-            : randomUUID(),
+        isSound
+          ? (named[key] ?? ids)[0]!
+          : key !== 'choir' && random() < 0.02
+            ? '%ED%A0%80'
+            : whole || key === 'choir'
+              ? pick(random, named[key] ?? ids)
+              : randomUUID(),
       );
-      const query = random() < 0.15 ? `?after=${encodeURIComponent('a\u0000')}&limit=-1` : '';
-      const who = alone.includes(name) || random() < 0.05 ? stranger : agent;
+      const query =
+        !isSound && random() < 0.15 ? `?after=${encodeURIComponent('a\u0000')}&limit=-1` : '';
+      const who = alone.includes(name) || (!isSound && random() < 0.05) ? stranger : agent;
       const verb = method.toLowerCase() as 'get' | 'put' | 'post' | 'delete';
       const request = who[verb](`/api${address}${query}`);
       const schema = bodySchema(name);
@@ -267,8 +273,10 @@ describe('whatever is sent', () => {
         request.set('Content-Type', 'application/octet-stream').send(body as string);
       } else if (schema) {
         const fits =
-          random() < 0.7 && name in samples ? samples[name] : fitting(schema, random, ids);
-        body = random() < 0.7 ? spoilt(fits, random) : fits;
+          name in samples && (isSound || random() < 0.7)
+            ? samples[name]
+            : fitting(schema, random, ids);
+        body = !isSound && random() < 0.7 ? spoilt(fits, random) : fits;
         request.set('Content-Type', 'application/json').send(JSON.stringify(body));
       }
       const answer = await request;
@@ -284,6 +292,6 @@ describe('whatever is sent', () => {
     }
     expect(broken).toEqual([]);
     // What is tried gets through as well: not everything is refused at the door.
-    expect([...done]).toEqual(expect.arrayContaining(Object.keys(samples)));
+    expect(Object.keys(samples).filter((name) => !done.has(name as EndpointName))).toEqual([]);
   }, 600_000);
 });
