@@ -12,6 +12,8 @@ export default defineConfig({
   fullyParallel: true,
   // Generous, so that a busy machine fails nothing; what is there is found at once.
   timeout: 300_000,
+  // Once more, on a page of its own; npm test says which needed it.
+  retries: 1,
   expect: { timeout: 20_000 },
   reporter: process.env.E2E_REPORT
     ? [['list'], ['json', { outputFile: process.env.E2E_REPORT }]]

@@ -60,6 +60,15 @@ function noteFailures({ testResults }) {
   }
 }
 
+const secondTries = [];
+/** The browser tests that passed only when they were tried again: said at the very end too. */
+function noteSecondTries({ suites = [], specs = [], file = '' }) {
+  for (const { title, tests } of specs) {
+    if (tests.some(({ status }) => status === 'flaky')) secondTries.push(`${file}: ${title}`);
+  }
+  for (const suite of suites) noteSecondTries(suite);
+}
+
 async function unitTests(folder) {
   const report = join(folder, 'unit.json');
   say('Unit tests …');
@@ -95,8 +104,10 @@ async function browserTests(folder) {
       env: { ...process.env, E2E_REPORT: report, E2E_PORT: String(await freePort()) },
     },
   );
-  const { stats, errors = [] } = readReport(report) ?? {};
-  if (!stats) return count(0, 1);
+  const result = readReport(report);
+  if (!result) return count(0, 1);
+  const { stats, errors = [] } = result;
+  noteSecondTries(result);
   count(stats.expected + stats.flaky, stats.unexpected);
   if (stats.unexpected === 0 && (code !== 0 || errors.length > 0)) count(0, 1);
 }
@@ -125,6 +136,7 @@ try {
 } finally {
   rmSync(folder, { recursive: true, force: true });
 }
+for (const tried of secondTries) say(`ONLY AT THE SECOND TRY ${tried}\n`);
 for (const failure of failures) say(`FAILED ${failure}\n`);
 process.exitCode = failed > 0 || passed === 0 ? 1 : 0;
 say(`${passed} passed, ${failed} failed`);

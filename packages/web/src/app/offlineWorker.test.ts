@@ -5,8 +5,8 @@ const source = readFileSync(`${import.meta.dirname}/../../public/offline.js`, 'u
 const place = 'http://choir.test';
 const address = `${place}/api/choirs/one/evenings`;
 
-/** What a browser has of caches, for one worker. */
-function cachesOf() {
+/** What a browser has of caches, for one worker. What is put takes its place once `stored` is over. */
+function cachesOf(stored: () => Promise<void>) {
   const kept = new Map<string, Map<string, Response>>();
   const urlOf = (request: Request | string) =>
     new URL(typeof request === 'string' ? request : request.url, place).href;
@@ -16,7 +16,9 @@ function cachesOf() {
     return Promise.resolve({
       put: async (request: Request | string, response: Response) => {
         const { status, headers } = response;
-        held.set(urlOf(request), new Response(await response.text(), { status, headers }));
+        const body = await response.text();
+        await stored();
+        held.set(urlOf(request), new Response(body, { status, headers }));
       },
       delete: (request: Request | string) => Promise.resolve(held.delete(urlOf(request))),
       keys: () => Promise.resolve([...held.keys()].map((url) => new Request(url))),
@@ -27,19 +29,21 @@ function cachesOf() {
   return { open, match };
 }
 
+const away = () => Promise.reject(new TypeError('The network is away.'));
+
 /** The worker, in front of a server that answers as it is told. */
 function worker() {
   const heard = new Map<string, (event: object) => void>();
-  const server: { answer: () => Promise<Response> } = {
-    answer: () => Promise.reject(new TypeError('The network is away.')),
-  };
+  const server: { answer: () => Promise<Response> } = { answer: away };
+  const disk: { stored: () => Promise<void> } = { stored: () => Promise.resolve() };
   const self = {
     location: { origin: place },
     addEventListener: (kind: string, hear: (event: object) => void) => heard.set(kind, hear),
   };
   // eslint-disable-next-line @typescript-eslint/no-implied-eval -- it is a script, not a module
   const run = new Function('self', 'caches', 'fetch', source) as (...world: unknown[]) => void;
-  run(self, cachesOf(), () => server.answer());
+  const caches = cachesOf(() => disk.stored());
+  run(self, caches, () => server.answer());
   const ask = async () => {
     let given: Promise<Response> | undefined;
     heard.get('fetch')!({
@@ -48,7 +52,7 @@ function worker() {
     });
     return (await given)!;
   };
-  return { server, ask };
+  return { server, disk, ask };
 }
 const json = (body: BodyInit) =>
   Promise.resolve(new Response(body, { headers: { 'Content-Type': 'application/json' } }));
@@ -58,7 +62,7 @@ describe('the worker that keeps what was opened', () => {
     const { server, ask } = worker();
     server.answer = () => json('["first"]');
     await (await ask()).text();
-    server.answer = () => Promise.reject(new TypeError('The network is away.'));
+    server.answer = away;
     const kept = await ask();
     expect(await kept.text()).toBe('["first"]');
     expect(Date.parse(kept.headers.get('X-Kept-At')!)).not.toBeNaN();
@@ -78,11 +82,32 @@ describe('the worker that keeps what was opened', () => {
     await ask()
       .then((half) => half.text())
       .catch(() => undefined);
-    server.answer = () => Promise.reject(new TypeError('The network is away.'));
+    server.answer = away;
     expect(await (await ask()).text()).toBe('["first"]');
     server.answer = () => json('["second"]');
     await (await ask()).text();
-    server.answer = () => Promise.reject(new TypeError('The network is away.'));
+    server.answer = away;
+    expect(await (await ask()).text()).toBe('["second"]');
+  });
+
+  it('has the older one to give while the newer one is being stored', async () => {
+    const { server, disk, ask } = worker();
+    server.answer = () => json('["first"]');
+    await (await ask()).text();
+    let store = () => undefined as void;
+    const begun = new Promise<void>((said) => {
+      disk.stored = () => {
+        said();
+        return new Promise((done) => (store = done));
+      };
+    });
+    server.answer = () => json('["second"]');
+    const newer = ask();
+    await begun;
+    server.answer = away;
+    expect(await (await ask()).text()).toBe('["first"]');
+    store();
+    expect(await (await newer).text()).toBe('["second"]');
     expect(await (await ask()).text()).toBe('["second"]');
   });
 });
