@@ -18,7 +18,7 @@ const common = {
 export default {
   maxWorkers: 2,
   // What a test file leaves behind is let go before it is too much.
-  workerIdleMemoryLimit: '1.5GB',
+  workerIdleMemoryLimit: '800MB',
   // Generous, so that a busy machine fails nothing; what is there is found at once.
   testTimeout: 60_000,
   projects: [

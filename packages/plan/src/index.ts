@@ -43,6 +43,7 @@ export * from './open';
 export * from './proposal';
 export { candidate } from './remembered';
 export * from './building';
+export * from './load/planLoad';
 export * from './load/remedy';
 export * from './moment';
 export * from './missing';

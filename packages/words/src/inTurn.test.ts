@@ -4,7 +4,7 @@ import { choose, evaluate, ledPlan, performAll, planNow, runAt } from '@wide-fer
 import { documentOf } from '@wide-fern/plan/testing';
 import { differenceInWords } from './plan/compare';
 import { editInWords } from './plan/edits';
-import { linesInTurnWords, singleInWords } from './plan/single';
+import { linesInTurnWords, turnsOfSegment } from './plan/single';
 import { standOf } from './run/stand';
 import { sheetFor } from './sheet';
 
@@ -14,7 +14,7 @@ const segmentOf = (id: string, choices: Partial<Choices>) =>
   evaluate(planOf(id, choices), 900).segments[0]!;
 
 /** What the stand shows in the first key: each part's first notes. */
-function standing(id: string, choices: Partial<Choices>): string[] {
+function standing(id: string, choices: Partial<Choices>): { notes: string[]; turns: string } {
   const document = planOf(id, choices);
   const plan = ledPlan({ startedAt: '2026-12-01T18:30:00.000Z', seconds: 900, document });
   const events: SentEvent[] = [
@@ -22,8 +22,8 @@ function standing(id: string, choices: Partial<Choices>): string[] {
     { id: 'e1', n: 1, at: 1000, act: { kind: 'began', key: 0 } },
   ];
   const state = runAt(plan, events);
-  const { parts } = standOf(planNow(plan, events, state), state, 'flats')!;
-  return parts.map(({ note }) => note ?? 'rests');
+  const { parts, turns } = standOf(planNow(plan, events, state), state, 'flats')!;
+  return { notes: parts.map(({ note }) => note ?? 'rests'), turns };
 }
 
 /** The same from what is sung, turn by turn. */
@@ -45,7 +45,11 @@ describe('lines that come in turn', () => {
   it('give each part a first note for each time, on the stand and on the sheet', () => {
     const notes = sung('treble-thirds', inTurn, 2);
     expect(notes.filter((one) => one.includes(', ')).length).toBeGreaterThan(1);
-    expect(standing('treble-thirds', inTurn)).toEqual(notes);
+    expect(standing('treble-thirds', inTurn)).toEqual({
+      notes,
+      turns: 'Each time everybody takes the next line.',
+    });
+    expect(standing('treble-thirds', { verses: 2 }).turns).toBe('');
     const sheetWith = (choices: Partial<Choices>) =>
       sheetFor('lead', {
         ...{ document: planOf('treble-thirds', choices), allotted: 900 },
@@ -69,25 +73,23 @@ describe('lines that come in turn', () => {
 
   it('say a note once where it is the same each time', () => {
     const round = { linesInTurn: true, verses: 4 };
-    expect(standing('two-boats', round)).toEqual(standing('two-boats', { verses: 4 }));
+    expect(standing('two-boats', round).notes).toEqual(standing('two-boats', { verses: 4 }).notes);
   });
 
   it('are told as what they are', () => {
-    expect(singleInWords(segmentOf('treble-thirds', inTurn).segment)).toEqual([
+    expect(turnsOfSegment(segmentOf('treble-thirds', inTurn).segment)).toBe(
       'Each time everybody takes the next line.',
-    ]);
-    expect(singleInWords(segmentOf('two-boats', inTurn).segment)).toEqual([
-      'Each time others begin.',
-    ]);
-    expect(singleInWords(segmentOf('keel', inTurn).segment)).toEqual([
+    );
+    expect(turnsOfSegment(segmentOf('two-boats', inTurn).segment)).toBe('Each time others begin.');
+    expect(turnsOfSegment(segmentOf('keel', inTurn).segment)).toBe(
       'Each time others hold the note.',
-    ]);
+    );
     // Sung once there is no turn to take.
-    expect(singleInWords(segmentOf('keel', { ...inTurn, verses: 1 }).segment)).toEqual([]);
+    expect(turnsOfSegment(segmentOf('keel', { ...inTurn, verses: 1 }).segment)).toBe('');
     expect(linesInTurnWords(false, 'round')).toBe('the same begin each time');
     const { segment } = segmentOf('keel', inTurn);
     expect(differenceInWords({ code: 'choice', field: 'linesInTurn', segment })).toBe(
-      'the parts take turns',
+      'each time others hold the note',
     );
     expect(editInWords({ code: 'chosen', name: 'Keel', field: 'linesInTurn', value: null })).toBe(
       'Keel: the parts take no turns',

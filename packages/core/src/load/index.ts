@@ -1,6 +1,7 @@
 export { doseOf, type Dose, type Phonation } from './dose';
 export {
   loadOf,
+  partLoads,
   type LoadedSegment,
   type LoadWarning,
   type PartLoad,

@@ -130,6 +130,12 @@ function partLoad(section: Section, notes: readonly Phonation[]): PartLoad {
   };
 }
 
+/** What one segment's singing adds up to, part by part. */
+export function partLoads(one: LoadedSegment, sections: readonly Section[]): PartLoad[] {
+  const sung = sungIn(one, sections);
+  return sections.map((section) => partLoad(section, sung.get(section.id) ?? []));
+}
+
 /** Stretches of singing in a segment, parted by breaks. */
 function stretchesOf({ computed }: LoadedSegment): { from: Seconds; to: Seconds }[] {
   const { placed, repetitions } = computed;
@@ -172,8 +178,13 @@ function unbroken(segments: readonly LoadedSegment[]): LoadWarning[] {
 /**
  * What a plan's singing adds up to, part by part and segment by segment, and what should be looked at: strong
  * singing without a break, strong before the voice is led up to it, a rise of more than a fourth.
+ * @param loadsOf what a segment adds up to, where that is known already
  */
-export function loadOf(segments: readonly LoadedSegment[], tonight: Tonight): PlanLoad {
+export function loadOf<T extends LoadedSegment>(
+  segments: readonly T[],
+  tonight: Tonight,
+  loadsOf: (one: T, sections: readonly Section[]) => readonly PartLoad[] = partLoads,
+): PlanLoad {
   const { sections } = tonight;
   const warnings = unbroken(segments);
   const been = new Set<Phase>();
@@ -193,13 +204,12 @@ export function loadOf(segments: readonly LoadedSegment[], tonight: Tonight): Pl
       }
       reached = Math.max(reached, top);
     }
-    const sung = sungIn(one, sections);
     return {
       id: segment.id,
       effort,
       from: computed.placed.from,
       to: computed.placed.to,
-      parts: sections.map((section) => partLoad(section, sung.get(section.id) ?? [])),
+      parts: loadsOf(one, sections),
       longest: isPitched(segment.exercise.music)
         ? Math.max(0, ...stretchesOf(one).map(({ from, to }) => to - from))
         : 0,

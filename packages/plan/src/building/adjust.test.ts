@@ -7,7 +7,7 @@ import { factsOf } from '../edit/facts';
 import { perform, performAll } from '../edit/perform';
 import { documentOf, idsOf } from '../testing/plans';
 import { evaluate } from '../evaluate';
-import { planLoad } from '../load/remedy';
+import { planLoad } from '../load/planLoad';
 import { offerFor, takeOffer, type Offer, type Standing } from './adjust';
 import { weigh } from './proposal';
 import { nothingAsked, requestOf, type BuildRequest } from './request';

@@ -1,6 +1,7 @@
 import { perform } from '../edit/perform';
 import { evaluate } from '../evaluate';
-import { planLoad, remedyFor } from './remedy';
+import { planLoad } from './planLoad';
+import { remedyFor } from './remedy';
 import { documentOf } from '../testing/plans';
 
 const plan = (...ids: string[]) => evaluate(documentOf(...ids), 900);

@@ -1,12 +1,9 @@
 import type { PlanDocument, PlanEdit } from '@wide-fern/contract';
-import { hasKeys, loadOf, type LoadWarning, type PlanLoad } from '@wide-fern/core';
+import { hasKeys, type LoadWarning } from '@wide-fern/core';
 import { choose, moveTo } from '../edit/edits';
 import { perform } from '../edit/perform';
 import { evaluate, type EvaluatedPlan } from '../evaluate';
-
-/** The load of a plan that was computed. */
-export const planLoad = (plan: EvaluatedPlan): PlanLoad =>
-  loadOf(plan.segments, plan.document.tonight);
+import { planLoad } from './planLoad';
 
 /** What would help against a warning, in one edit. */
 export interface Remedy {

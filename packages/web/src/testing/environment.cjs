@@ -1,6 +1,27 @@
 const { TestEnvironment } = require('jest-environment-jsdom');
 
 /**
+ * Styles of what is alike are worked out once: whether something is hidden is asked of every element again
+ * and again, and going through all rules of a page each time took a fifth of the time.
+ */
+function workedOutOnce(workOut) {
+  const found = new Map();
+  return (element, ...more) => {
+    const { tagName, hidden } = element;
+    const key = [
+      tagName,
+      element.getAttribute('class'),
+      element.getAttribute('style'),
+      hidden,
+      more,
+    ];
+    const name = key.join('|');
+    if (!found.has(name)) found.set(name, workOut(element, ...more));
+    return found.get(name);
+  };
+}
+
+/**
  * jsdom with Node's own globals put back, which our code and its libraries expect, and with what it
  * lacks because it lays nothing out: every letter is six pixels wide, every font is there.
  */
@@ -79,6 +100,7 @@ module.exports = class extends TestEnvironment {
         this.pointerType = init.pointerType ?? 'mouse';
       }
     };
+    global.getComputedStyle = workedOutOnce(global.getComputedStyle.bind(global));
     // Where these are, libraries listen to pointers.
     global.onpointerdown ??= null;
     const { prototype: element } = global.Element;

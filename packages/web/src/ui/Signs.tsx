@@ -1,5 +1,5 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { useEffect, useState, type ReactElement } from 'react';
+import { memo, useEffect, useMemo, useState, type ReactElement } from 'react';
 import { Label, WordButton } from './words';
 
 /** What a sign means, with the sign itself, drawn in a box of 30 by 18. */
@@ -30,7 +30,7 @@ export function useSigns(view: string): SignsShown {
       // Shown again the next time, then.
     }
   }, [view]);
-  return { isOpen, toggle: () => setOpen(!isOpen) };
+  return useMemo(() => ({ isOpen, toggle: () => setOpen(!isOpen) }), [isOpen]);
 }
 
 /** The word behind which the signs are explained. */
@@ -41,7 +41,7 @@ export const SignsWord = ({ isOpen, toggle }: SignsShown) => (
 );
 
 /** The signs of a view with what they mean, in one row that wraps. */
-export function Signs({
+export const Signs = memo(function Signs({
   shown: { isOpen, toggle },
   load,
 }: {
@@ -100,4 +100,4 @@ export function Signs({
       </Box>
     </Flex>
   );
-}
+});

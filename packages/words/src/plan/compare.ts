@@ -10,7 +10,7 @@ import {
   untilRightWords,
   voiceOrderWords,
 } from './leading';
-import { turnsInWords } from './single';
+import { linesInTurnWords } from './single';
 import { repetitionsInWords } from './words';
 
 const chosenInWords: {
@@ -37,7 +37,7 @@ const chosenInWords: {
   },
   inKeys: (value) => otherThanTheRest(Object.keys(value ?? {}).length, 'keys'),
   inTimes: (value) => otherThanTheRest(Object.keys(value ?? {}).length, 'times'),
-  linesInTurn: (value) => turnsInWords(value ?? false),
+  linesInTurn: (value, { exercise: { music } }) => linesInTurnWords(value ?? false, music.kind),
   voices: (value) => (value ? voiceOrderWords[value] : 'keys as the exercise has them'),
   lowVoices: (value) =>
     value ? `tenors and basses ${lowVoiceWords[value]}` : 'tenors and basses where they lie best',

@@ -41,16 +41,21 @@ const inOrder = <T>(places: Readonly<Record<string, T>>): (readonly [number, T])
 
 const sentence = (text: string): string => (/[.!?]$/.test(text) ? text : `${text}.`);
 
+/** Who takes what from time to time in each key, where lines go round: «Each time others begin.» Else empty. */
+export const turnsOfSegment = ({
+  exercise: { music },
+  choices: { linesInTurn, verses },
+}: Pick<Segment, 'exercise' | 'choices'>): string =>
+  linesInTurn && verses > 1 ? sentence(capitalise(linesInTurnWords(true, music.kind))) : '';
+
 /** What is other in single keys and times of a segment, a sentence each: «Third key: on “mah”.» */
 export const singleInWords = ({
-  exercise: { music },
-  choices: { inKeys = {}, inTimes = {}, linesInTurn, repetitions, verses },
-}: Pick<Segment, 'exercise' | 'choices'>): string[] => [
+  choices: { inKeys = {}, inTimes = {}, repetitions, verses },
+}: Pick<Segment, 'choices'>): string[] => [
   ...inOrder(inKeys)
     .filter(([place]) => place < repetitions)
     .map(([place, one]) => sentence(`${ordinal(place)} key: ${singleKeyInWords(one)}`)),
   ...inOrder(inTimes)
     .filter(([place]) => place < verses)
     .map(([place, way]) => sentence(`${ordinal(place)} time in each key: ${passInWords(way)}`)),
-  ...(linesInTurn && verses > 1 ? [sentence(capitalise(linesInTurnWords(true, music.kind)))] : []),
 ];

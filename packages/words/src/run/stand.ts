@@ -15,6 +15,7 @@ import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { doneLines, ownPitchInWords } from '../done';
 import { firstsIn } from '../firsts';
 import { noteNamed, type Wording } from '../ladder/wording';
+import { turnsOfSegment } from '../plan/single';
 import { wordingFor } from '../plan/words';
 import { capitalise } from '../counting';
 import { lengthInFigures } from '../time';
@@ -59,6 +60,8 @@ export interface Stand {
   readonly purpose: string;
   /** What is sung on. */
   readonly sung: string;
+  /** «Each time others begin.», where the lines go round. */
+  readonly turns: string;
   readonly caution: string;
 }
 
@@ -168,6 +171,7 @@ export function standOf(
       : hasKeys(exercise.music)
         ? sungWords(exercise.music)
         : '',
+    turns: turnsOfSegment(one.segment),
     caution: isTalk ? (exercise.cautions[0] ?? '') : '',
   };
 }

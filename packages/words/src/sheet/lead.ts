@@ -15,7 +15,7 @@ import { firstsIn, type Firsts } from '../firsts';
 import { movesOfKeys } from '../ladder';
 import type { Wording } from '../ladder/wording';
 import { accompanimentInWords, passesInWords } from '../passes';
-import { singleInWords } from '../plan/single';
+import { singleInWords, turnsOfSegment } from '../plan/single';
 import { breathInWords, ladderHeading } from '../plan/words';
 import { lengthInFigures } from '../time';
 import {
@@ -104,9 +104,9 @@ export const cueLine = ({ cue, purpose }: { readonly cue: string; readonly purpo
     ...(purpose ? [{ text: cue ? ` ${purpose}` : purpose }] : []),
   ] satisfies Line;
 
-/** What is other in single keys and times. */
+/** What is other in single keys and times, and who takes what in turn. */
 export function singleLines(segment: OfSegment['segment']): Line[] {
-  const lines = singleInWords(segment);
+  const lines = [...singleInWords(segment), turnsOfSegment(segment)].filter(Boolean);
   return lines.length > 0 ? [plain(lines.join(' '))] : [];
 }
 

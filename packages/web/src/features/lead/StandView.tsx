@@ -72,6 +72,7 @@ function Ladder({ keys }: { readonly keys: readonly StandKey[] }) {
 const partStyles = {
   display: 'grid',
   gridTemplateColumns: { base: '1fr 1fr', md: '1fr' },
+  columnGap: '16px',
   '& li': {
     display: 'flex',
     alignItems: 'baseline',
@@ -144,7 +145,7 @@ export const StandView = memo(function StandView({
 }) {
   const itself = present && <LedByItself segment={present} {...{ settled, since, isSilent }} />;
   const isBreath = present?.exercise.music.kind === 'breath';
-  const { key, next, keys, parts, cue, purpose, doing, step, sung, caution, isTalk } = stand;
+  const { key, next, keys, parts, cue, purpose, doing, step, sung, turns, caution, isTalk } = stand;
   return (
     <Flex
       flex="1"
@@ -227,6 +228,11 @@ export const StandView = memo(function StandView({
         {sung && (
           <Box mt="8px" fontSize={{ base: '20px', md: '24px', xl: '28px' }} color="inkSoft">
             {sung}
+          </Box>
+        )}
+        {turns && (
+          <Box mt="8px" fontSize={{ base: '20px', md: '24px', xl: '28px' }} color="inkSoft">
+            {turns}
           </Box>
         )}
         {purpose && (

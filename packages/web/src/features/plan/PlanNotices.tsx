@@ -6,7 +6,9 @@ import type { Clock } from '@wide-fern/words';
 import { lazy, Suspense } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
+import { usePulling } from '../../ui/pulling';
 import { Loading } from '../../ui/states';
+import { useHeld } from '../../ui/useHeld';
 
 // What is rarely seen is fetched when it is, or behind the page.
 const ClashPanel = lazy(() => import('./ClashPanel').then((it) => ({ default: it.ClashPanel })));
@@ -32,6 +34,8 @@ export function PlanNotices({
 }) {
   const { choir, account, mayEdit } = useHere();
   const { document, saving } = useStore(store);
+  // Which keys other sections touch is worked out once the hand is off.
+  const settled = useHeld(document, usePulling().pulled !== undefined);
   return (
     <>
       {saving.kind === 'clash' && (
@@ -52,7 +56,11 @@ export function PlanNotices({
         </Box>
       )}
       <Suspense fallback={null}>
-        <SectionsChanged {...{ document, tonight, mayEdit, onTake }} writing={choir.writing} />
+        <SectionsChanged
+          {...{ tonight, mayEdit, onTake }}
+          document={settled}
+          writing={choir.writing}
+        />
       </Suspense>
     </>
   );

@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { Evening } from '@wide-fern/contract';
+import type { Evening, PlanEdit } from '@wide-fern/contract';
 import { leftInWords } from '@wide-fern/words';
 import {
   lazy,
+  memo,
   type ReactNode,
   Suspense,
   useCallback,
@@ -101,18 +102,35 @@ export function PlanView({
     choose(id, beside ? 'beside' : undefined);
     setOpen('bench');
   };
-  const viewWords = (
-    <ViewWords
-      signs={signs}
-      onNearer={() => looking.current?.nearer()}
-      onAll={view && (() => setView(undefined))}
-      onTable={() => setOpen('table')}
-    />
+  const nearer = useCallback(() => looking.current?.nearer(), []);
+  const all = useCallback(() => setView(undefined), []);
+  const table = useCallback(() => setOpen('table'), [setOpen]);
+  const onAll = view && all;
+  const viewWords = useMemo(
+    () => <ViewWords signs={signs} onNearer={nearer} onAll={onAll} onTable={table} />,
+    [signs, nearer, onAll, table],
   );
   // Large enough for a thumb, the words have no room beside the strip.
   const wordsAbove = useThumb() || narrow;
+  const stripLabel = useMemo(
+    () =>
+      !narrow && (
+        <>
+          Segments
+          {!wordsAbove && viewWords}
+        </>
+      ),
+    [narrow, wordsAbove, viewWords],
+  );
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
   const shelf = () => setOpen('shelf');
+  const take = useCallback(
+    (taken: PlanEdit) => {
+      edit(taken);
+      setSaid(onTonightNow);
+    },
+    [edit, setSaid],
+  );
   const isShelf = open === 'shelf' && mayEdit;
   const toggleShelf = useCallback(() => setOpen(isShelf ? 'bench' : 'shelf'), [isShelf, setOpen]);
   const fit = useCallback(() => setOpen('fit'), [setOpen]);
@@ -123,14 +141,7 @@ export function PlanView({
         onShelf={toggleShelf}
         onFit={fit}
       />
-      <PlanNotices
-        {...{ store, allotted, clock }}
-        tonight={evening.tonight}
-        onTake={(taken) => {
-          edit(taken);
-          setSaid(onTonightNow);
-        }}
-      />
+      <PlanNotices {...{ store, allotted, clock }} tonight={evening.tonight} onTake={take} />
       {wordsAbove && <WordsAbove label={narrow && 'Evening'}>{viewWords}</WordsAbove>}
       <Woven
         {...{ plan, layout, parts, evening, item, start, clock, chosen, writing, behind }}
@@ -142,14 +153,7 @@ export function PlanView({
         {...{ frame, dropping }}
         plan={plan}
         axis={layout.axis}
-        label={
-          narrow ? null : (
-            <>
-              Segments
-              {!wordsAbove && viewWords}
-            </>
-          )
-        }
+        label={stripLabel}
         chosen={chosen}
         also={also}
         mayEdit={mayEdit}
@@ -196,15 +200,22 @@ export function PlanView({
           borderTopWidth={narrow ? '1px' : '2px'}
         />
       </WhenThereIsTime>
-      <Box px={{ base: '16px', md: '24px' }} bg="paper">
-        <Signs shown={signs} load={signsOf.plan} />
-      </Box>
-      <Hidden>
-        <span role="status">{said}</span>
-      </Hidden>
+      <Foot signs={signs} said={said} />
     </Box>
   );
 }
+
+/** What the signs mean, and for whoever listens what was done; not drawn anew while something is pulled. */
+const Foot = memo(({ signs, said }: { readonly signs: SignsShown; readonly said: string }) => (
+  <>
+    <Box px={{ base: '16px', md: '24px' }} bg="paper">
+      <Signs shown={signs} load={signsOf.plan} />
+    </Box>
+    <Hidden>
+      <span role="status">{said}</span>
+    </Hidden>
+  </>
+));
 
 /** The words that change how a plan is looked at, above it: where they have no room beside the strip. */
 const WordsAbove = ({

@@ -2,13 +2,13 @@ import { Box, Flex } from '@chakra-ui/react';
 import { sectionsChangeInWords, segmentChangeInWords } from '@wide-fern/words';
 import type { PlanDocument, PlanEdit } from '@wide-fern/contract';
 import type { NoteWriting, Tonight } from '@wide-fern/core';
-import { useMemo, useState } from 'react';
+import { memo, useMemo, useState } from 'react';
 import { MainButton } from '../../ui/MainButton';
 import { WordButton } from '../../ui/words';
 import { sectionsChange, takeTonight, type SectionsChange } from '@wide-fern/plan';
 
 /** The sections are others than when the plan was made; nothing where they are the same. */
-export function SectionsChanged({
+export const SectionsChanged = memo(function SectionsChanged({
   document,
   tonight,
   onTake,
@@ -25,7 +25,7 @@ export function SectionsChanged({
   if (!change) return null;
   const take = () => onTake(takeTonight(document, change.tonight));
   return <Changed {...shown} change={change} onTake={take} />;
-}
+});
 
 /** Which keys that touches, and the new ladders as an offer. */
 function Changed({

@@ -1,5 +1,5 @@
-import { Box } from '@chakra-ui/react';
 import type { Evaluated } from '@wide-fern/plan';
+import { color } from '../../ui/color';
 import { setPulled } from '../../ui/pulling';
 import type { PointerEvent } from 'react';
 
@@ -39,6 +39,13 @@ function pulling(
   handle.addEventListener('pointercancel', end);
 }
 
+const handle = {
+  position: 'absolute',
+  zIndex: 3,
+  cursor: 'ew-resize',
+  touchAction: 'none',
+} as const;
+
 /**
  * Where a segment's end and its talk are pulled: keys, rounds or times come and go as far as they can be
  * sung. By keyboard the same is done by the figures of the bench.
@@ -69,36 +76,26 @@ export function SegmentEnds({
     );
   return (
     <>
-      <Box
+      <div
         data-pull="end"
         aria-hidden="true"
         title="pull: more or fewer"
-        position="absolute"
-        zIndex={3}
-        right="-5px"
-        top={0}
-        w="10px"
-        h="54px"
-        cursor="ew-resize"
-        style={{ touchAction: 'none' }}
+        style={{ ...handle, right: -5, top: 0, width: 10, height: 54 }}
         onPointerDown={pull}
       />
       {isChosen && (
-        <Box
+        <div
           data-pull="talk"
           aria-hidden="true"
           title="pull: more or less talk"
-          position="absolute"
-          zIndex={3}
-          top="-3px"
-          w="14px"
-          h="16px"
-          cursor="ew-resize"
-          style={{ left: Math.max(2, talk * perSecond - 7), touchAction: 'none' }}
+          style={{
+            ...{ ...handle, top: -3, width: 14, height: 16 },
+            left: Math.max(2, talk * perSecond - 7),
+          }}
           onPointerDown={pullTalk}
         >
-          <Box mx="auto" mt="1px" w="3px" h="9px" bg="fern" />
-        </Box>
+          <div style={{ margin: '1px auto 0', width: 3, height: 9, background: color('fern') }} />
+        </div>
       )}
     </>
   );

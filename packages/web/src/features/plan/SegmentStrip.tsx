@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import type { NoteWriting, PlaceNeed } from '@wide-fern/core';
-import { isTooLong, keyPath, notPossibleInWords, wordingFor } from '@wide-fern/words';
-import { lazy, Suspense, type ReactNode, type RefObject } from 'react';
+import { isTooLong, notPossibleInWords } from '@wide-fern/words';
+import { lazy, memo, Suspense, type ReactNode, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
 import { StripItem, type StripActs } from './StripItem';
 import type { TimeAxis } from '../../music/lanes/geometry';
@@ -63,25 +63,15 @@ export function SegmentStrip({
   const acts: StripActs = { choose: onChoose, resize: onResize, talk: onTalk };
   const end = axis.x(plan.total);
   return (
-    <Box position="relative" h="54px" data-strip>
-      <Box
-        position="absolute"
-        left={axis.left > 80 ? '24px' : '16px'}
-        top="4px"
-        color="inkSoft"
-        fontSize="12px"
-        lineHeight="16px"
-        css={{ '& button': { lineHeight: '16px' } }}
-      >
-        {label}
-      </Box>
-      <Box
-        position="absolute"
-        top={0}
-        h="56px"
-        // Measures that change while something is pulled stand on the element itself: a rule for each
-        // would have the whole page's style worked out anew.
+    // What is drawn with every movement of a hand has its style on the element itself: a rule for each measure
+    // would have the whole page's style worked out anew.
+    <div style={{ position: 'relative', height: 54 }} data-strip>
+      <StripLabel left={axis.left > 80 ? '24px' : '16px'}>{label}</StripLabel>
+      <div
         style={{
+          position: 'absolute',
+          top: 0,
+          height: 56,
           left: axis.left,
           width: Math.max(0, axis.right - axis.left),
           // What lies outside the view is not seen; handles may stand out above and below.
@@ -106,7 +96,6 @@ export function SegmentStrip({
         >
           {plan.segments.map((evaluated, i) => {
             const { segment, computed } = evaluated;
-            const wording = wordingFor(plan.document.tonight.sections, segment, writing);
             return (
               <StripItem
                 key={segment.id}
@@ -115,7 +104,8 @@ export function SegmentStrip({
                 width={axis.x(computed.placed.to) - axis.x(computed.placed.from)}
                 before={Math.max(0, axis.left - axis.x(computed.placed.from))}
                 behind={Math.max(0, axis.x(computed.placed.to) - axis.right)}
-                path={keyPath(computed.keys, wording)}
+                sections={plan.document.tonight.sections}
+                writing={writing}
                 not={notPossibleInWords(segment.exercise.needs, forbids)}
                 isChosen={segment.id === chosen}
                 isAlso={segment.id !== chosen && also.includes(segment.id)}
@@ -125,7 +115,7 @@ export function SegmentStrip({
             );
           })}
         </Box>
-      </Box>
+      </div>
       {mayEdit && (
         <Suspense fallback={null}>
           <Dragging {...{ frame, plan, axis, dropping, onMove }} />
@@ -147,6 +137,23 @@ export function SegmentStrip({
       >
         {free}
       </Box>
-    </Box>
+    </div>
   );
 }
+
+/** What stands before the strip. */
+const StripLabel = memo(
+  ({ left, children }: { readonly left: string; readonly children: ReactNode }) => (
+    <Box
+      position="absolute"
+      left={left}
+      top="4px"
+      color="inkSoft"
+      fontSize="12px"
+      lineHeight="16px"
+      css={{ '& button': { lineHeight: '16px' } }}
+    >
+      {children}
+    </Box>
+  ),
+);

@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
-import { hasKeys } from '@wide-fern/core';
+import { hasKeys, type NoteWriting, type Section } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
-import { lengthInFigures, strideInWords } from '@wide-fern/words';
+import { keyPath, lengthInFigures, strideInWords, wordingFor } from '@wide-fern/words';
 import { lazy, memo, Suspense } from 'react';
 import { Attention } from '../../ui/Attention';
 import { color } from '../../ui/color';
@@ -26,8 +26,9 @@ interface OfStripItem {
   /** How much of it lies outside the view, on its left and on its right (px). */
   readonly before: number;
   readonly behind: number;
-  /** Its keys, from the first to the last. */
-  readonly path: string;
+  /** How its keys are named: by whom, and as the choir writes them. */
+  readonly sections: readonly Section[];
+  readonly writing: NoteWriting;
   /** What of it the place does not allow, in words. */
   readonly not: string | undefined;
   readonly isChosen: boolean;
@@ -55,7 +56,7 @@ export const StripItem = memo(Item, (one, other) => {
     was.repetitions === is.repetitions &&
     was.placed.shown === is.placed.shown &&
     (['width', 'before', 'behind'] as const).every((name) => near(one[name], other[name])) &&
-    (['place', 'path', 'not', 'isChosen', 'isAlso', 'mayEdit'] as const).every(
+    (['place', 'sections', 'writing', 'not', 'isChosen', 'isAlso', 'mayEdit'] as const).every(
       (name) => one[name] === other[name],
     )
   );
@@ -67,7 +68,8 @@ function Item({
   width,
   before,
   behind,
-  path: wholePath,
+  sections,
+  writing,
   not,
   isChosen,
   isAlso,
@@ -85,7 +87,10 @@ function Item({
   // Nobody can sing it, or somebody has to go beyond what they can.
   const stuck =
     keys.kind !== 'none' && (!keys.sung || (keys.kind === 'ladder' && !!keys.sung.beyond));
-  const path = hasKeys(segment.exercise.music) ? wholePath : '';
+  // From the first key to the last.
+  const path = hasKeys(segment.exercise.music)
+    ? keyPath(keys, wordingFor(sections, segment, writing))
+    : '';
   const pathFits = room === 'all' && seen >= (length.length + path.length) * 6.4 + 22;
   return (
     <Box as="li" style={{ width }} flexShrink={0} position="relative">

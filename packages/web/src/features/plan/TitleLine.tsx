@@ -1,6 +1,28 @@
 import { Box, Flex } from '@chakra-ui/react';
-import type { ReactNode } from 'react';
+import { memo, type ReactNode } from 'react';
 import { Label, Name } from '../../ui/words';
+
+/** What does not change while a plan is worked on is not drawn anew with it. */
+const WhatIsPlanned = memo(function WhatIsPlanned({
+  date,
+  place,
+  madeFor,
+}: {
+  readonly date: string;
+  readonly place: string;
+  readonly madeFor: string;
+}) {
+  return (
+    <>
+      <Name as="h1" fontSize="24px">
+        {date}
+      </Name>
+      <Label as="span" fontSize="13px" hideBelow="xl">
+        {place}, {madeFor}
+      </Label>
+    </>
+  );
+});
 
 /** Date and place, and whether the warm-up holds: its length, its end, its chance. */
 export function TitleLine({
@@ -31,12 +53,7 @@ export function TitleLine({
       rowGap="2px"
       wrap="wrap"
     >
-      <Name as="h1" fontSize="24px">
-        {date}
-      </Name>
-      <Label as="span" fontSize="13px" hideBelow="xl">
-        {place}, {madeFor}
-      </Label>
+      <WhatIsPlanned {...{ date, place, madeFor }} />
       <Flex
         ml={{ base: 0, lg: 'auto' }}
         align="baseline"

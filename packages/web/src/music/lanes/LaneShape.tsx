@@ -10,7 +10,7 @@ import { color, hueOf } from '../../ui/color';
 import { toldMove, type Evaluated } from '@wide-fern/plan';
 import { namedNotes, timeAxis, type Lane, type TimeAxis } from './geometry';
 import { gapsOf, signScale, signsOf } from './signs';
-import { SignShape } from './SignShape';
+import { SignShapes } from './SignShapes';
 import { SvgText } from '../../ui/SvgText';
 
 /** A gutter narrower than this has no room for letter and names beside each other, in px. */
@@ -164,16 +164,14 @@ const SegmentSigns = memo(
     // A second is as wide as on the plan's axis; how far it goes does not matter.
     const axis = timeAxis(0, perSecond, 1);
     const scale = signScale(repetitions, axis);
-    return repetitions.flatMap((repetition, i) => {
+    const signs = repetitions.flatMap((repetition, i) => {
       const sounding = repetition.parts.find(({ part }) => part === band.id);
       if (!sounding) return [];
       const { music } = segment.exercise;
       const place = { axis, lane, comfort: band.comfort, reach: band.reach };
-      const isChosen = isByHand(segment, band.id, i);
-      return signsOf(sounding, repetition, music, 0, isChosen, place).map((sign, j) => (
-        <SignShape key={`${i}-${j}`} sign={sign} hue={hue} scale={scale} />
-      ));
+      return signsOf(sounding, repetition, music, 0, isByHand(segment, band.id, i), place);
     });
+    return <SignShapes {...{ signs, hue, scale }} />;
   },
   (one, other) =>
     one.segment === other.segment &&

@@ -1,16 +1,10 @@
 import { color } from '../../ui/color';
 import type { SignWord } from '../../ui/Signs';
-import { SignShape } from './SignShape';
+import { SignShapes } from './SignShapes';
 import type { Sign } from './signs';
 
 const hue = color('ink');
-const drawn = (...signs: readonly Sign[]) => (
-  <>
-    {signs.map((sign) => (
-      <SignShape key={sign.kind} sign={sign} hue={hue} scale={1} />
-    ))}
-  </>
-);
+const drawn = (...signs: readonly Sign[]) => <SignShapes {...{ signs, hue }} scale={1} />;
 const soft = { stroke: color('inkSoft'), fill: 'none', strokeWidth: 1.3 } as const;
 
 /** A stretch of a part's band, on which the other signs stand. */

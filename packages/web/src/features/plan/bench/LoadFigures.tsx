@@ -27,6 +27,26 @@ export function LoadFigures({
   );
 }
 
+/** Styles of a table, said once for all its cells: there are a hundred of them with eight parts. */
+const tableStyles = {
+  width: '100%',
+  maxWidth: '420px',
+  fontSize: '12px',
+  marginTop: '6px',
+  fontVariantNumeric: 'tabular-nums',
+  '& caption': { textAlign: 'left', fontWeight: 650 },
+  '& th, & td': { textAlign: 'right' },
+  '& thead th': {
+    fontWeight: 400,
+    color: 'inkSoft',
+    paddingLeft: '8px',
+    lineHeight: '14px',
+    verticalAlign: 'bottom',
+  },
+  '& th:first-of-type': { textAlign: 'left', paddingLeft: 0 },
+  '& tbody th': { fontWeight: 700 },
+} as const;
+
 function Figures({
   caption,
   rows,
@@ -35,42 +55,29 @@ function Figures({
   readonly rows: readonly LoadRow[];
 }) {
   return (
-    <Box as="table" w="100%" maxW="420px" fontSize="12px" mt="6px">
-      <Box as="caption" textAlign="left" fontWeight={650}>
-        {caption}
-      </Box>
+    <Box as="table" css={tableStyles}>
+      <caption>{caption}</caption>
       <thead>
         <tr>
           {columns.map((column) => (
-            <Box
-              as="th"
-              key={column}
-              fontWeight={400}
-              color="inkSoft"
-              pl={column === 'part' ? 0 : '8px'}
-              lineHeight="14px"
-              verticalAlign="bottom"
-              textAlign={column === 'part' ? 'left' : 'right'}
-            >
+            <th key={column} scope="col">
               {loadHeads[column]}
-            </Box>
+            </th>
           ))}
         </tr>
       </thead>
       <tbody>
         {rows.map((row) => (
           <tr key={row.part}>
-            {columns.map((column) => (
-              <Box
-                as={column === 'part' ? 'th' : 'td'}
-                key={column}
-                fontWeight={column === 'part' ? 700 : 400}
-                textAlign={column === 'part' ? 'left' : 'right'}
-                fontVariantNumeric="tabular-nums"
-              >
-                {row[column]}
-              </Box>
-            ))}
+            {columns.map((column) =>
+              column === 'part' ? (
+                <th key={column} scope="row">
+                  {row[column]}
+                </th>
+              ) : (
+                <td key={column}>{row[column]}</td>
+              ),
+            )}
           </tr>
         ))}
       </tbody>

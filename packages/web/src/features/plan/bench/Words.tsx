@@ -8,6 +8,7 @@ import {
   edgesOfKeys,
   movesOfKeys,
   singleInWords,
+  turnsOfSegment,
   type Wording,
   timeInWords,
   watchedInWords,
@@ -46,6 +47,7 @@ export function Words({
   const { exercise } = segment;
   const { keys } = computed;
   const sung = keys.kind === 'ladder' ? keys.sung : undefined;
+  const turns = turnsOfSegment(segment);
   const met = needMet(evaluated, tonight);
   const why = [
     ...(met ? [needMetInWords(met, writing)] : []),
@@ -87,6 +89,7 @@ export function Words({
       {singleInWords(segment).length > 0 && (
         <WordRow label="Single">{singleInWords(segment).join(' ')}</WordRow>
       )}
+      {turns && <WordRow label="Lines">{turns}</WordRow>}
       {exercise.accompaniment && (
         <WordRow label="Played">{accompanimentInWords(exercise.accompaniment)}</WordRow>
       )}

@@ -4,7 +4,7 @@ import type { EvaluatedPlan } from '@wide-fern/plan';
 import { keyPath, lengthInFigures, wordingFor } from '@wide-fern/words';
 import { useMemo, type ReactNode } from 'react';
 import { GutterLine } from '../../../music/lanes/GutterLine';
-import { SignShape } from '../../../music/lanes/SignShape';
+import { SignShapes } from '../../../music/lanes/SignShapes';
 import { signScale, signsOf } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
@@ -272,33 +272,28 @@ function Lanes({
           <g key={segment.id}>
             <line x1={from} x2={from} y1={0} y2={height} stroke={color('line')} />
             <GutterLine evaluated={evaluated} axis={axis} y={middle} />
-            {computed.repetitions.flatMap((repetition, i) =>
-              repetition.parts.flatMap((sounding) => {
-                const place = sections.findIndex(({ id }) => id === sounding.part);
-                const section = sections[place];
-                if (!section || (!isOpen && sounding.does === 'rest')) return [];
-                const { comfort, reach } = section;
-                // Parts on one lane stand beside each other within the time of their key.
-                const shift = isOpen ? 0 : (place - (sections.length - 1) / 2) * 2;
-                return (
-                  signsOf(
-                    sounding,
-                    repetition,
-                    segment.exercise.music,
-                    computed.placed.from,
-                    false,
-                    { axis, lane: lanes[place]!, comfort, reach },
-                  )
-                    // What is small says where it lies; its edges are seen when it is opened.
-                    .filter(({ kind }) => isOpen || (kind !== 'wedge' && kind !== 'bars'))
-                    .map((sign, j) => (
-                      <g key={`${i} ${sounding.part} ${j}`} transform={`translate(${shift} 0)`}>
-                        <SignShape sign={sign} hue={hueOf(section.id, place)} scale={scale} />
-                      </g>
-                    ))
-                );
-              }),
-            )}
+            {sections.map((section, place) => {
+              const { id, comfort, reach } = section;
+              // Parts on one lane stand beside each other within the time of their key.
+              const shift = isOpen ? 0 : (place - (sections.length - 1) / 2) * 2;
+              const signs = computed.repetitions.flatMap((repetition) => {
+                const sounding = repetition.parts.find(({ part }) => part === id);
+                if (!sounding || (!isOpen && sounding.does === 'rest')) return [];
+                const { music } = segment.exercise;
+                const { from: begin } = computed.placed;
+                const drawnIn = { axis, lane: lanes[place]!, comfort, reach };
+                return signsOf(sounding, repetition, music, begin, false, drawnIn);
+              });
+              // What is small says where it lies; its edges are seen when it is opened.
+              const shown = signs.filter(
+                ({ kind }) => isOpen || (kind !== 'wedge' && kind !== 'bars'),
+              );
+              return (
+                <g key={id} transform={`translate(${shift} 0)`}>
+                  <SignShapes signs={shown} hue={hueOf(id, place)} scale={scale} />
+                </g>
+              );
+            })}
           </g>
         );
       })}

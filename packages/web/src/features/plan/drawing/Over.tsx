@@ -3,7 +3,7 @@ import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { unsureInWords } from '@wide-fern/words';
 import type { TimeAxis } from '../../../music/lanes/geometry';
 import { GutterLine } from '../../../music/lanes/GutterLine';
-import { SignShape } from '../../../music/lanes/SignShape';
+import { SignShapes } from '../../../music/lanes/SignShapes';
 import { signScale } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
 import { SvgText } from '../../../ui/SvgText';
@@ -94,13 +94,15 @@ function Unsure({
     return (
       <g key={`${segment} ${repetition} ${part}`}>
         <title>{unsureInWords(tooFew)}</title>
-        <SignShape
-          sign={{
-            kind: 'unsure',
-            x: layout.axis.x(at),
-            top: inside(lane.y(sounding.fit.high) - 2),
-            bottom: inside(lane.y(sounding.fit.low) + 2),
-          }}
+        <SignShapes
+          signs={[
+            {
+              kind: 'unsure',
+              x: layout.axis.x(at),
+              top: inside(lane.y(sounding.fit.high) - 2),
+              bottom: inside(lane.y(sounding.fit.low) + 2),
+            },
+          ]}
           hue={hueOf(part, place)}
           scale={signScale(computed.repetitions, layout.axis)}
         />
