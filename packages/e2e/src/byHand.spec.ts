@@ -328,6 +328,7 @@ test('the parts take turns with their lines: on the plan, on the sheet and on th
   await page.keyboard.press(' ');
   const first = page.getByRole('list', { name: 'First notes' }).getByRole('listitem').first();
   await expect(first).toContainText(/([A-G][♭♯]?\d, ){3}[A-G][♭♯]?\d/);
+  await expect(page.getByText(/Each time everybody takes the next line\.$/)).toBeVisible();
   await expectAccessible(page);
   expectNoComplaints(person.context);
 });

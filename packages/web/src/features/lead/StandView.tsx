@@ -225,14 +225,9 @@ export const StandView = memo(function StandView({
           </Name>
         )}
         {present && <TurnsList segment={present} {...{ settled, since }} />}
-        {sung && (
+        {(sung || turns) && (
           <Box mt="8px" fontSize={{ base: '20px', md: '24px', xl: '28px' }} color="inkSoft">
-            {sung}
-          </Box>
-        )}
-        {turns && (
-          <Box mt="8px" fontSize={{ base: '20px', md: '24px', xl: '28px' }} color="inkSoft">
-            {turns}
+            {[sung, turns].filter(Boolean).join('. ')}
           </Box>
         )}
         {purpose && (
