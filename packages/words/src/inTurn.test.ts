@@ -14,7 +14,7 @@ const segmentOf = (id: string, choices: Partial<Choices>) =>
   evaluate(planOf(id, choices), 900).segments[0]!;
 
 /** What the stand shows in the first key: each part's first notes. */
-function standing(id: string, choices: Partial<Choices>): { notes: string[]; turns: string } {
+function standing(id: string, choices: Partial<Choices>): { notes: string[]; sung: string } {
   const document = planOf(id, choices);
   const plan = ledPlan({ startedAt: '2026-12-01T18:30:00.000Z', seconds: 900, document });
   const events: SentEvent[] = [
@@ -22,8 +22,8 @@ function standing(id: string, choices: Partial<Choices>): { notes: string[]; tur
     { id: 'e1', n: 1, at: 1000, act: { kind: 'began', key: 0 } },
   ];
   const state = runAt(plan, events);
-  const { parts, turns } = standOf(planNow(plan, events, state), state, 'flats')!;
-  return { notes: parts.map(({ note }) => note ?? 'rests'), turns };
+  const { parts, sung: on } = standOf(planNow(plan, events, state), state, 'flats')!;
+  return { notes: parts.map(({ note }) => note ?? 'rests'), sung: on };
 }
 
 /** The same from what is sung, turn by turn. */
@@ -45,11 +45,12 @@ describe('lines that come in turn', () => {
   it('give each part a first note for each time, on the stand and on the sheet', () => {
     const notes = sung('treble-thirds', inTurn, 2);
     expect(notes.filter((one) => one.includes(', ')).length).toBeGreaterThan(1);
+    const once = standing('treble-thirds', { verses: 2 }).sung;
+    expect(once).not.toBe('');
     expect(standing('treble-thirds', inTurn)).toEqual({
       notes,
-      turns: 'Each time everybody takes the next line.',
+      sung: `${once}. Each time everybody takes the next line.`,
     });
-    expect(standing('treble-thirds', { verses: 2 }).turns).toBe('');
     const sheetWith = (choices: Partial<Choices>) =>
       sheetFor('lead', {
         ...{ document: planOf('treble-thirds', choices), allotted: 900 },

@@ -58,10 +58,8 @@ export interface Stand {
   readonly step: string;
   readonly cue: string;
   readonly purpose: string;
-  /** What is sung on. */
+  /** What is sung on, and where lines go round who takes what: «on noo. Each time others begin.» */
   readonly sung: string;
-  /** «Each time others begin.», where the lines go round. */
-  readonly turns: string;
   readonly caution: string;
 }
 
@@ -122,6 +120,13 @@ function cueIn(one: Evaluated, place: number, way: Pass | undefined): string {
   return waysIn(one.segment, place).some((each) => each.cue) ? '' : (way?.cue ?? cue);
 }
 
+/** What is sung on, as the present way has it; and who takes what in turn. */
+function sungIn({ segment }: Evaluated, way: Pass | undefined): string {
+  const { music } = segment.exercise;
+  const on = way?.sounds ? `on ${way.sounds.join(' ')}` : hasKeys(music) ? sungWords(music) : '';
+  return [on, turnsOfSegment(segment)].filter(Boolean).join('. ');
+}
+
 const saidBefore = ({ purposeSaid = 'before' }: Pick<Choices, 'purposeSaid'>): boolean =>
   purposeSaid === 'before';
 
@@ -166,12 +171,7 @@ export function standOf(
         : '',
     cue: isTalk ? (way?.cue ?? exercise.cue) : cueIn(one, place, way),
     purpose: isTalk === saidBefore(choices) || !exercise.cue ? exercise.purpose : '',
-    sung: way?.sounds
-      ? `on ${way.sounds.join(' ')}`
-      : hasKeys(exercise.music)
-        ? sungWords(exercise.music)
-        : '',
-    turns: turnsOfSegment(one.segment),
+    sung: sungIn(one, way),
     caution: isTalk ? (exercise.cautions[0] ?? '') : '',
   };
 }

@@ -145,7 +145,7 @@ export const StandView = memo(function StandView({
 }) {
   const itself = present && <LedByItself segment={present} {...{ settled, since, isSilent }} />;
   const isBreath = present?.exercise.music.kind === 'breath';
-  const { key, next, keys, parts, cue, purpose, doing, step, sung, turns, caution, isTalk } = stand;
+  const { key, next, keys, parts, cue, purpose, doing, step, sung, caution, isTalk } = stand;
   return (
     <Flex
       flex="1"
@@ -225,9 +225,9 @@ export const StandView = memo(function StandView({
           </Name>
         )}
         {present && <TurnsList segment={present} {...{ settled, since }} />}
-        {(sung || turns) && (
+        {sung && (
           <Box mt="8px" fontSize={{ base: '20px', md: '24px', xl: '28px' }} color="inkSoft">
-            {[sung, turns].filter(Boolean).join('. ')}
+            {sung}
           </Box>
         )}
         {purpose && (
