@@ -1,5 +1,5 @@
 /** How many answers a second the server gives, beside an empty answer of the same kind of server. */
-import { createServer, type Server } from 'node:http';
+import { Agent, createServer, request, type Server } from 'node:http';
 import type { AddressInfo } from 'node:net';
 import type { Evening, EveningSummary, Plan, Session, StoredPlan } from '@wide-fern/contract';
 import autocannon, { type Options } from 'autocannon';
@@ -70,7 +70,10 @@ export interface Load {
   readonly empty: Rate;
   readonly session: Rate;
   readonly evening: Rate;
+  /** What is chosen for a segment, stored as the page does. */
   readonly save: Rate;
+  /** The whole document, as where segments come and go. */
+  readonly whole: Rate;
 }
 
 async function measured(url: string): Promise<Omit<Load, 'empty'>> {
@@ -90,39 +93,84 @@ async function measured(url: string): Promise<Omit<Load, 'empty'>> {
   const evenings = items.slice(0, connections);
   const { plan } = await get<{ plan: Plan }>(`${at}/evenings/${coming.id}/plans/warm-up`);
   const document = { ...plan.document, tonight: evening.tonight };
-  const save = await savesPerSecond(at, headers, evenings, document);
-  return { session, evening: read, save };
+  const plans = evenings.map(({ id }) => `${at}/evenings/${id}/plans/warm-up`);
+  // Written once: whoever asks takes as little of the machine as possible.
+  const all = `,"edits":[],"document":${JSON.stringify(document)}}`;
+  const whole = await savesPerSecond(plans, headers, (path, version) => ({
+    ...{ path, method: 'PUT' },
+    body: `{"version":${version}${all}`,
+  }));
+  const { id, exercise } = document.segments[0]!;
+  const choosing = (path: string, version: number): Saving => {
+    const value = version % 60;
+    return {
+      ...{ path: `${path}/changes`, method: 'POST' },
+      body: JSON.stringify({
+        version,
+        changes: [{ kind: 'choose', id, choices: { talk: value } }],
+        edits: [{ code: 'chosen', name: exercise.name, field: 'talk', value }],
+      }),
+    };
+  };
+  // A server that has run for a while, as it does: the first seconds are not counted.
+  await savesPerSecond(plans, headers, choosing);
+  const save = await savesPerSecond(plans, headers, choosing);
+  return { session, evening: read, save, whole };
 }
+
+interface Saving {
+  readonly path: string;
+  readonly method: string;
+  readonly body: string;
+}
+
+/** Asks with as little of the machine as possible; answers with what was answered. */
+const sent = <T>(
+  agent: Agent,
+  headers: Record<string, string>,
+  { path, method, body }: Saving,
+): Promise<T> =>
+  new Promise((done, failed) => {
+    const length = String(Buffer.byteLength(body));
+    const asked = request(
+      path,
+      { agent, method, headers: { ...headers, 'content-length': length } },
+      (answer) => {
+        let text = '';
+        answer.setEncoding('utf8').on('data', (chunk: string) => {
+          text += chunk;
+        });
+        answer.on('end', () => {
+          if (answer.statusCode === 200) done(JSON.parse(text) as T);
+          else failed(new Error(`A save was answered with ${answer.statusCode}: ${text}`));
+        });
+      },
+    );
+    asked.on('error', failed);
+    asked.end(body);
+  });
 
 /** Saves to several plans at once, each over its own last version. */
 async function savesPerSecond(
-  at: string,
+  plans: readonly string[],
   headers: Record<string, string>,
-  evenings: readonly EveningSummary[],
-  document: Plan['document'],
+  saving: (plan: string, version: number) => Saving,
 ): Promise<Rate> {
-  // Written once: whoever asks takes as little of the machine as possible.
-  const rest = `,"edits":[],"document":${JSON.stringify(document)}}`;
+  const agent = new Agent({ keepAlive: true });
   const until = performance.now() + seconds * 1000;
   const times: number[] = [];
   await Promise.all(
-    evenings.map(async ({ id }) => {
-      const path = `${at}/evenings/${id}/plans/warm-up`;
-      const stored = (await (await fetch(path, { headers })).json()) as { plan: Plan | null };
+    plans.map(async (plan) => {
+      const stored = (await (await fetch(plan, { headers })).json()) as { plan: Plan | null };
       let version = stored.plan?.version ?? 0;
       while (performance.now() < until) {
         const began = performance.now();
-        const answer = await fetch(path, {
-          method: 'PUT',
-          headers,
-          body: `{"version":${version}${rest}`,
-        });
-        if (answer.status !== 200) throw new Error(`A save was answered with ${answer.status}.`);
-        ({ version } = (await answer.json()) as StoredPlan);
+        ({ version } = await sent<StoredPlan>(agent, headers, saving(plan, version)));
         times.push(performance.now() - began);
       }
     }),
   );
+  agent.destroy();
   times.sort((a, b) => a - b);
   return {
     perSecond: times.length / seconds,

@@ -107,7 +107,8 @@ async function benchServer(): Promise<void> {
     ['an empty answer', 'empty'],
     ['the session', 'session'],
     ['an evening with its sections', 'evening'],
-    ['a plan saved', 'save'],
+    ['a plan saved, a choice', 'save'],
+    ['a plan saved, whole', 'whole'],
   ] as const) {
     const { perSecond, p95 } = few[name];
     say(

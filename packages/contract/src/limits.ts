@@ -14,6 +14,9 @@ export const choiceLimits = {
 /** More segments than this nobody leads in one warm-up. */
 export const mostSegments = 40;
 
+/** One save brings at most so many small changes: each segment moved, and chosen for. */
+export const mostChanges = 2 * mostSegments;
+
 /** The shape of documents as they are now; older ones are brought up to it when they are read. */
 export const planSchemaVersion = 4;
 

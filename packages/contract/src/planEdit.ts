@@ -42,10 +42,8 @@ const optionalChoices = [
 ] as const satisfies readonly (keyof Choices)[];
 export type OptionalChoice = (typeof optionalChoices)[number];
 
-/** A change of one thing in a plan. */
-const singleEdits = [
-  z.object({ kind: z.literal('add'), segment: segmentSchema, after }),
-  z.object({ kind: z.literal('take-out'), id: segmentId }),
+/** Edits after which a plan has the segments it had: another order, or something else chosen for one. */
+const smallEdits = [
   z.object({ kind: z.literal('move'), id: segmentId, after }),
   z.object({
     kind: z.literal('choose'),
@@ -54,6 +52,15 @@ const singleEdits = [
     /** Choices that are taken back: nothing is said of them any more. */
     without: z.array(z.enum(optionalChoices)).max(optionalChoices.length).optional(),
   }),
+] as const;
+export const smallEditSchema = z.discriminatedUnion('kind', smallEdits);
+export type SmallEdit = z.infer<typeof smallEditSchema>;
+
+/** A change of one thing in a plan. */
+const singleEdits = [
+  z.object({ kind: z.literal('add'), segment: segmentSchema, after }),
+  z.object({ kind: z.literal('take-out'), id: segmentId }),
+  ...smallEdits,
 ] as const;
 const singleEditSchema = z.discriminatedUnion('kind', singleEdits);
 export type SingleEdit = z.infer<typeof singleEditSchema>;

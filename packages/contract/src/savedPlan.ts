@@ -2,8 +2,8 @@ import { choirSchema } from './choir';
 import { line, uuid } from './common';
 import { partId } from './piece';
 import { planDocumentSchema, segmentSchema } from './plan';
-import { editFactSchema } from './planEdit';
-import { mostFacts } from './limits';
+import { editFactSchema, smallEditSchema } from './planEdit';
+import { mostChanges, mostFacts } from './limits';
 import { z } from './zod';
 
 /** A stored plan as the server answers with it. */
@@ -27,6 +27,14 @@ export const savePlanSchema = z.object({
   edits: z.array(editFactSchema).max(mostFacts),
 });
 export type SavePlan = z.infer<typeof savePlanSchema>;
+
+/** Saving where segments only moved or are chosen otherwise: what changes that version, in place of the whole document. */
+export const changePlanSchema = z.object({
+  version: z.int().min(1),
+  changes: z.array(smallEditSchema).min(1).max(mostChanges),
+  edits: z.array(editFactSchema).max(mostFacts),
+});
+export type ChangePlan = z.infer<typeof changePlanSchema>;
 
 /** One version of a plan as it was: who saved it when, and what was done. */
 export const planVersionSchema = z.object({

@@ -14,6 +14,7 @@ export * from './edit/joined';
 export * from './edit/perform';
 export * from './edit/several';
 export * from './edit/single';
+export * from './edit/small';
 export * from './edit/takeBack';
 export * from './edit/telling';
 export * from './logbook/logbook';

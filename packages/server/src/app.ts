@@ -87,7 +87,7 @@ function description(): express.RequestHandler {
 const usualCalls = 60;
 
 /** What is stored most often, and changes nothing of who may call. */
-const touchesNobody: readonly EndpointName[] = ['savePlan', 'changePresence'];
+const touchesNobody: readonly EndpointName[] = ['savePlan', 'changePlan', 'changePresence'];
 
 /** The whole application: interface, pages and errors. */
 export function createApp(options: {

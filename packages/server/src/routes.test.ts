@@ -102,6 +102,7 @@ const openTo: Readonly<Record<string, readonly EndpointName[]>> = {
     'makePlanLink',
     'endPlanLink',
     'savePlan',
+    'changePlan',
     'sendRun',
     'storeExercises',
     'changeExercise',

@@ -5,7 +5,8 @@ import { merge, sameDocument } from '@wide-fern/plan';
 
 /** How saving reaches the world; the tests hand in their own. */
 export interface SavingWorld {
-  readonly save: (plan: SavePlan) => Promise<Plan>;
+  /** @param base the document of the version that the changes start from, as the server has it */
+  readonly save: (plan: SavePlan, base: PlanDocument) => Promise<Plan>;
   /** The plan as the server has it now. */
   readonly current: () => Promise<Plan | null>;
   /** Keeps what is unsaved on this device, or (false) drops it. */
@@ -45,12 +46,14 @@ class Saver {
   }
 
   async save(): Promise<void> {
-    const { document, version, unsaved, saving, setSaving, stored } = this.store.getState();
+    const { document, acknowledged, version, unsaved, saving, setSaving, stored } =
+      this.store.getState();
     if (this.busy || saving.kind === 'clash' || !this.isUnsaved) return;
     this.busy = true;
     setSaving({ kind: 'saving' });
     try {
-      const plan = await this.world.save({ version, document, edits: [...unsaved] });
+      const body = { version, document, edits: [...unsaved] };
+      const plan = await this.world.save(body, acknowledged);
       this.failures = 0;
       this.faults = 0;
       stored(document, plan, unsaved);

@@ -1,5 +1,5 @@
-import type { Plan, PlanDocument, SavePlan } from '@wide-fern/contract';
-import { choose, emptyDocument, performAll, takeOut } from '@wide-fern/plan';
+import type { ChangePlan, Plan, PlanDocument, SavePlan } from '@wide-fern/contract';
+import { choose, emptyDocument, moveTo, performAll, takeOut } from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { thisWindow } from '../device/windows';
 import { findDraft, keepDraft } from './drafts';
@@ -110,13 +110,13 @@ describe('news of a plan', () => {
 
 describe('a plan that saves itself', () => {
   const real = globalThis.fetch;
-  const asked: { method: string; body: SavePlan | undefined }[] = [];
+  const asked: { method: string; url: string; body: SavePlan | ChangePlan | undefined }[] = [];
   beforeEach(() => {
     asked.length = 0;
-    globalThis.fetch = (_, init) => {
+    globalThis.fetch = (url, init) => {
       const body = init?.body ? (JSON.parse(init.body as string) as SavePlan) : undefined;
-      asked.push({ method: init?.method ?? 'GET', body });
-      const answer = body ? planOf(body.document, body.version + 1) : { plan: null };
+      asked.push({ method: init?.method ?? 'GET', url: url as string, body });
+      const answer = body ? planOf(base, body.version + 1) : { plan: null };
       return Promise.resolve(new Response(JSON.stringify(answer)));
     };
   });
@@ -140,6 +140,55 @@ describe('a plan that saves itself', () => {
     expect(asked).toMatchObject([{ method: 'PUT', body: { version: 1 } }]);
     expect(store.getState().version).toBe(2);
     expect(findDraft(place, 'me', () => false)).toBeUndefined();
+    end();
+  });
+
+  it('is stored as what changed where that is little, and whole where a segment came or went', async () => {
+    const store = createPlanStore(planOf(base), empty);
+    const { saveNow, end } = keepPlanSaved(store, place, 'me');
+    const { edit } = store.getState();
+    edit(choose('pulley', { tempo: 60 }));
+    edit(choose('pulley', { tempo: 66 }));
+    edit(moveTo(store.getState().document, 'pulley', 0));
+    saveNow();
+    await until(() => store.getState().saving.kind === 'saved');
+    expect(asked).toMatchObject([
+      {
+        method: 'POST',
+        url: '/api/choirs/choir/evenings/evening/plans/warm-up/changes',
+        body: {
+          version: 1,
+          changes: [
+            { kind: 'choose', id: 'pulley', choices: { tempo: 66 } },
+            { kind: 'move', id: 'pulley', after: null },
+          ],
+        },
+      },
+    ]);
+    expect(asked[0]!.body).not.toHaveProperty('document');
+    expect(store.getState().version).toBe(2);
+    // What comes next changes what was stored now.
+    edit(choose('pulley', { tempo: 70 }));
+    saveNow();
+    await until(() => asked.length === 2 && store.getState().saving.kind === 'saved');
+    expect(asked[1]!.body).toMatchObject({
+      version: 2,
+      changes: [{ kind: 'choose', id: 'pulley', choices: { tempo: 70 } }],
+    });
+    edit(takeOut('narrow-hum'));
+    saveNow();
+    await until(() => asked.length === 3 && store.getState().saving.kind === 'saved');
+    expect(asked[2]).toMatchObject({ method: 'PUT', body: { version: 3 } });
+    end();
+  });
+
+  it('is stored whole the first time', async () => {
+    const store = createPlanStore(null, base);
+    const { saveNow, end } = keepPlanSaved(store, place, 'me');
+    store.getState().edit(choose('pulley', { tempo: 60 }));
+    saveNow();
+    await until(() => store.getState().saving.kind === 'saved');
+    expect(asked).toMatchObject([{ method: 'PUT', body: { version: 0 } }]);
     end();
   });
 

@@ -1,5 +1,5 @@
-import type { Plan, PlanDocument } from '@wide-fern/contract';
-import { merge, replaceBy, sameDocument } from '@wide-fern/plan';
+import type { Plan, PlanDocument, SavePlan, StoredPlan } from '@wide-fern/contract';
+import { merge, replaceBy, sameDocument, smallEditsBetween } from '@wide-fern/plan';
 import { call } from '../call/call';
 import { otherOpenWindows, thisWindow } from '../device/windows';
 import { planQuery, queryClient, type PlanPlace } from '../queries';
@@ -43,6 +43,18 @@ export async function openPlan(
   return store;
 }
 
+/** Sends what changed where that is little: some hundred bytes, where the document may have many thousand. */
+function sendPlan(
+  params: PlanPlace,
+  { version, document, edits }: SavePlan,
+  base: PlanDocument,
+): Promise<StoredPlan> {
+  const changes = version > 0 ? smallEditsBetween(base, document) : undefined;
+  return changes
+    ? call('changePlan', { params, body: { version, changes, edits } })
+    : call('savePlan', { params, body: { version, document, edits } });
+}
+
 /** Saves a plan by itself, as long as it is open; answers with a way to save at once, and one to end. */
 export function keepPlanSaved(
   store: PlanStore,
@@ -50,8 +62,8 @@ export function keepPlanSaved(
   account: string,
 ): { readonly saveNow: () => void; readonly end: () => void } {
   const autosave = startAutosave(store, {
-    save: async (body) => {
-      const stored = await call('savePlan', { params: place, body });
+    save: async (body, base) => {
+      const stored = await sendPlan(place, body, base);
       const saved = { ...stored, document: body.document };
       queryClient.setQueryData(planQuery(place).queryKey, saved);
       return saved;

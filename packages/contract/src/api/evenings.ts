@@ -16,6 +16,7 @@ import { pageOf, pageQuerySchema } from '../page';
 import { uuid } from '../common';
 import { ledOnceSchema, runNewsSchema, runSchema, runSummarySchema, sendRunSchema } from '../run';
 import {
+  changePlanSchema,
   keepPlanSchema,
   keptPlanSchema,
   linkedPlanSchema,
@@ -82,6 +83,12 @@ export const evenings = {
 
   showPlan: { access: 'reader', reply: z.object({ plan: planSchema.nullable() }), errors: [] },
   savePlan: { access: 'deputy', body: savePlanSchema, reply: storedPlanSchema, errors: changed },
+  changePlan: {
+    access: 'deputy',
+    body: changePlanSchema,
+    reply: storedPlanSchema,
+    errors: changed,
+  },
   listPlanVersions: {
     access: 'reader',
     query: pageQuerySchema,

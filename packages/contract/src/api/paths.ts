@@ -55,6 +55,7 @@ export const paths = {
 
   showPlan: 'GET /choirs/:choir/evenings/:evening/plans/:item',
   savePlan: 'PUT /choirs/:choir/evenings/:evening/plans/:item',
+  changePlan: 'POST /choirs/:choir/evenings/:evening/plans/:item/changes',
   listPlanVersions: 'GET /choirs/:choir/evenings/:evening/plans/:item/versions',
   listKeptPlans: 'GET /choirs/:choir/kept-plans',
   keepPlan: 'POST /choirs/:choir/kept-plans',

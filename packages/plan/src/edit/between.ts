@@ -1,12 +1,9 @@
 import type { Choices, PlanDocument, PlanEdit, Segment } from '@wide-fern/contract';
 import { segmentOf } from '../document/document';
-import { inOrder } from '../document/inOrder';
+import { sameValue as same } from '../document/inOrder';
 import { moved } from '../order';
 import { beforePlace, choose } from './edits';
 import { perform } from './perform';
-
-const same = (one: unknown, other: unknown): boolean =>
-  one === other || JSON.stringify(inOrder(one)) === JSON.stringify(inOrder(other));
 
 /** What is chosen otherwise, as an edit; undefined where nothing is. */
 function chosenBetween(

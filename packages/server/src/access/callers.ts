@@ -4,7 +4,7 @@ import type { Session } from '@wide-fern/contract';
 import { Account, AccountSession } from '../db/entities/account';
 import { Choir, Member } from '../db/entities/choir';
 import { sessionOf } from './describe';
-import type { Who } from '../http/endpoint';
+import type { Caller, Who } from '../http/endpoint';
 import { digestOf } from './digest';
 import { isIdle, sawAgain } from './session';
 
@@ -19,7 +19,9 @@ interface Known {
   lastSeenAt: Date;
 }
 
-const nobody = { isKnown: false, account: undefined, membership: undefined } as const;
+const nobody = {
+  ...{ isKnown: false, account: undefined, caller: undefined, membership: undefined },
+} as const;
 
 /** Makes a thing when it is first asked for: an entity costs more than the rest of a short answer. */
 function once<T>(make: () => T): () => T {
@@ -107,6 +109,7 @@ export class Callers {
     const here = once(() => em.merge(Choir, { ...member?.choir } as never) as unknown as Choir);
     return {
       isKnown: true,
+      caller: found.account as unknown as Caller,
       get account() {
         return account();
       },

@@ -14,7 +14,7 @@ import {
   PieceJudging,
   PieceMark,
 } from './entities/pieces';
-import { KeptPlan, Plan, PlanLink, PlanVersion, SingerAnswer } from './entities/plan';
+import { KeptPlan, Plan, PlanChange, PlanLink, PlanVersion, SingerAnswer } from './entities/plan';
 import { LedOnce, Run, RunEvent } from './entities/run';
 import { RangeCheck, Singer, SingerEvening, VoicePart } from './entities/voices';
 import { migrations } from './migrations';
@@ -44,6 +44,7 @@ export const ormConfig = (clientUrl: string) =>
       Evening,
       EveningTemplate,
       Plan,
+      PlanChange,
       PlanVersion,
       KeptPlan,
       PlanLink,

@@ -15,6 +15,7 @@ import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
 import { Piece } from '../db/entities/pieces';
 import { Plan } from '../db/entities/plan';
+import { plansAsTheyAre } from '../plan/asItIs';
 import { Evening } from '../db/entities/evening';
 import { tonightFor, wishesFor } from '../tonight/tonight.service';
 import { dateIn, dateLater, momentOf, timeIn } from '../time/zone';
@@ -158,7 +159,9 @@ export async function copyEvening(
     const end = timeIn(evening.endsAt, choir.timeZone);
     const daysLong =
       dateIn(evening.endsAt, choir.timeZone) !== dateIn(evening.startsAt, choir.timeZone);
-    const plans = withPlans ? await inner.find(Plan, { evening }) : [];
+    const plans = withPlans
+      ? await plansAsTheyAre(inner, { choir: choir.id, evening: evening.id })
+      : [];
     const made = dates.map((date) => {
       const copy = inner.create(Evening, {
         choir,

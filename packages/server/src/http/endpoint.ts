@@ -27,9 +27,16 @@ export interface Call<N extends EndpointName> {
   readonly userAgent: string;
 }
 
+/** As much of an account as most that is stored needs to know: it costs nothing to have. */
+export interface Caller {
+  readonly id: string;
+  readonly name: string;
+}
+
 /** Who is calling: nobody, or an account with its place in the choir of the path. */
 export interface Who<Account, Choir> {
   readonly isKnown: boolean;
+  readonly caller: Caller | undefined;
   readonly account: Account | undefined;
   readonly membership: { readonly choir: Choir; readonly role: Role } | undefined;
 }
@@ -39,8 +46,13 @@ export type CallOf<N extends EndpointName, Account, Choir> = Call<N> &
   (Api[N]['access'] extends 'anyone'
     ? unknown
     : Api[N]['access'] extends 'signed-in'
-      ? { readonly account: Account }
-      : { readonly account: Account; readonly choir: Choir; readonly role: Role });
+      ? { readonly account: Account; readonly caller: Caller }
+      : {
+          readonly account: Account;
+          readonly caller: Caller;
+          readonly choir: Choir;
+          readonly role: Role;
+        });
 
 /** The session cookie to set, or (null) to clear. */
 export type SessionCookie = { readonly token: string; readonly expiresAt: Date } | null;
@@ -114,6 +126,7 @@ export const endpointsFor =
         get choir() {
           return who.membership?.choir;
         },
+        caller: who.caller,
         role: who.membership?.role,
       };
       return handle(whole as unknown as CallOf<N, Account, Choir>);

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import { mostFacts, type EditFact } from '@wide-fern/contract';
 import { lean } from '../db/lean';
-import { PlanVersion, type Plan } from '../db/entities/plan';
+import { PlanVersion } from '../db/entities/plan';
 
 /** A version as far as thinning out looks at it. */
 export interface DatedVersion {
@@ -23,6 +23,9 @@ const steps: readonly (readonly [olderThan: number, apart: number])[] = [
   [day, hour],
   [hour, 10 * minute],
 ];
+
+/** Of versions that are younger than this each is kept as it is. */
+const youngest = hour;
 
 const apartAt = (age: number): number => steps.find(([older]) => age > older)?.[1] ?? 0;
 
@@ -52,11 +55,12 @@ const every = 50;
 /** Whether a plan's versions are thinned out when it is saved with this one. */
 export const isThinnedAt = (version: number): boolean => version % every === 0;
 
-/** Thins out what is kept of a plan's versions, now and then. */
-export async function thinOut(em: EntityManager, plan: Plan, now: Date): Promise<void> {
-  if (!isThinnedAt(plan.version)) return;
-  const rows = await em.find(PlanVersion, { plan }, { orderBy: { version: 'asc' } });
-  const whole = await wholeVersions(em, plan.id);
+/** Thins out what is kept of a plan's versions. */
+export async function thinOut(em: EntityManager, plan: string, now: Date): Promise<void> {
+  const old = { plan, savedAt: { $lt: new Date(now.getTime() - youngest) } };
+  const rows = await em.find(PlanVersion, old, { orderBy: { version: 'asc' } });
+  if (rows.length === 0) return;
+  const whole = await wholeVersions(em, plan);
   const kept = new Map(
     thinned(
       rows.map(({ version, savedAt, edits }) => {

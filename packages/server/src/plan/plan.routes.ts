@@ -1,7 +1,7 @@
 import { dropAnswer, listAnswers, sendAnswer } from './answers.service';
 import { endpoint, type Route } from '../access/endpoint';
 import { findEvening } from '../evening/evening.service';
-import { notFound } from '../http/problem';
+import { notFound, problem } from '../http/problem';
 import { seesPersons } from '../voices/discreet';
 import { discreetPlan } from './discreetPlan';
 import { keepPlan, listKeptPlans, removeKeptPlan, showKeptPlan } from './keptPlans.service';
@@ -12,13 +12,8 @@ import {
   openPlanLink,
   openPractice,
 } from './planLinks.service';
-import {
-  listPlanVersions,
-  savePlan,
-  savePlanOver,
-  showPlan,
-  showPlanVersion,
-} from './plan.service';
+import { checkItem, listPlanVersions, showPlan, showPlanVersion } from './plan.service';
+import { beginPlan, changePlanOver, savePlanOver } from './savePlan.service';
 
 export const planRoutes: readonly Route[] = [
   endpoint('showPlan', async ({ em, choir, role, params }) => {
@@ -27,12 +22,19 @@ export const planRoutes: readonly Route[] = [
     return { plan: plan && !seesPersons(role) ? await discreetPlan(em, choir, plan) : plan };
   }),
   endpoint('savePlan', async (call) => {
-    const { em, account, params, body } = call;
-    const saved = await savePlanOver(em, { ...params, account }, body);
+    const { em, caller, params, body } = call;
+    const saved = await savePlanOver(em, { ...params, caller }, body);
     if (saved) return saved;
-    const { choir } = call;
+    const { choir, account } = call;
     const evening = await findEvening(em, choir, params.evening);
-    return savePlan(em, { choir, item: params.item, account, evening }, body);
+    return beginPlan(em, { choir, item: params.item, account, evening }, body);
+  }),
+  endpoint('changePlan', async (call) => {
+    const { em, caller, params, body } = call;
+    const saved = await changePlanOver(em, { ...params, caller }, body);
+    if (saved) return saved;
+    checkItem(await findEvening(em, call.choir, params.evening), params.item);
+    throw problem('changed_meanwhile');
   }),
   endpoint('listPlanVersions', async ({ em, choir, params, query }) => {
     const evening = await findEvening(em, choir, params.evening);

@@ -1,6 +1,11 @@
 import { IsolationLevel, type EntityManager } from '@mikro-orm/postgresql';
-import { choirFileFormat, choirFileVersion, type WholeChoir } from '@wide-fern/contract';
-import { upcastStored } from '@wide-fern/plan';
+import {
+  choirFileFormat,
+  choirFileVersion,
+  type SmallEdit,
+  type WholeChoir,
+} from '@wide-fern/contract';
+import { upcastStored, withStored } from '@wide-fern/plan';
 import { strToU8, Zip, ZipDeflate } from 'fflate';
 import type { Acting } from '../choir/members.service';
 import type { Choir } from '../db/entities/choir';
@@ -32,15 +37,31 @@ async function rowsOf(em: EntityManager, choir: Choir, kind: Kind): Promise<Row[
   return found.map(({ row }) => row);
 }
 
-/** Documents as they are understood now, of whatever schema they were stored. */
-function upToDate(kind: Kind, row: Row): Row {
+/** Small edits that were stored after a plan's document, by the plan. */
+async function changesOf(em: EntityManager, choir: Choir): Promise<Map<unknown, SmallEdit[]>> {
+  const rows: { plan: string; changes: SmallEdit[] }[] = await em.execute(
+    `select plan_id as plan, changes from plan_change
+      where plan_id in (select id from plan where choir_id = ?) order by plan_id, version`,
+    [choir.id],
+  );
+  const found = new Map<unknown, SmallEdit[]>();
+  for (const { plan, changes } of rows) {
+    found.set(plan, [...(found.get(plan) ?? []), ...changes]);
+  }
+  return found;
+}
+
+/** Documents as they are and are understood now, of whatever schema they were stored. */
+function upToDate(kind: Kind, row: Row, changes: ReadonlyMap<unknown, SmallEdit[]>): Row {
   if (kind === 'runs') {
     const head = row.head as { readonly document: { readonly schema: number } };
     return { ...row, head: { ...head, document: upcastStored(head.document) } };
   }
   if (kind !== 'plans' && kind !== 'planVersions' && kind !== 'keptPlans') return row;
-  const document = row.document as { readonly schema: number } | null;
-  return { ...row, document: document && upcastStored(document) };
+  const stored = row.document as { readonly schema: number } | null;
+  const document = stored && upcastStored(stored);
+  const since = kind === 'plans' ? changes.get(row.id) : undefined;
+  return { ...row, document: document && since ? withStored(document, since) : document };
 }
 
 /** Everything a choir has, as it is at one moment. */
@@ -49,10 +70,11 @@ async function wholeChoir(em: EntityManager, choir: Choir): Promise<WholeChoir> 
     `select ${asJson(settings)} as row from choir t where id = ?`,
     [choir.id],
   );
+  const changes = await changesOf(em, choir);
   const all: Partial<Record<Kind, Row[]>> = {};
   for (const kind of kinds) {
     const rows = await rowsOf(em, choir, kind);
-    all[kind] = rows.map((row) => upToDate(kind, row));
+    all[kind] = rows.map((row) => upToDate(kind, row, changes));
   }
   const file = { format: choirFileFormat, version: choirFileVersion, choir: own!.row, ...all };
   return file as unknown as WholeChoir;

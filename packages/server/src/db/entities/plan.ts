@@ -1,5 +1,12 @@
 import { defineEntity, p, type InferEntity } from '@mikro-orm/core';
-import type { EditFact, LinkUse, PlanDocument, SaidAtHome, Segment } from '@wide-fern/contract';
+import type {
+  EditFact,
+  LinkUse,
+  PlanDocument,
+  SaidAtHome,
+  Segment,
+  SmallEdit,
+} from '@wide-fern/contract';
 import { Account } from './account';
 import { Choir } from './choir';
 import { createdColumn, idColumn } from './columns';
@@ -15,7 +22,7 @@ export const Plan = defineEntity({
     evening: () => p.manyToOne(Evening).deleteRule('cascade'),
     /** The agenda item's id. */
     item: p.string().length(40),
-    /** Of any schema that was ever stored: read through `upcastStored`. */
+    /** As it was last stored whole; what was changed since is in `PlanChange`. Read through `asItIs`. */
     document: p.json<PlanDocument>(),
     version: p.integer().version(),
     savedAt: p.datetime(),
@@ -24,6 +31,16 @@ export const Plan = defineEntity({
   },
 });
 export type Plan = InferEntity<typeof Plan>;
+
+/** What was stored of a plan since its document was, by the version it made: small edits, some hundred bytes. */
+export const PlanChange = defineEntity({
+  name: 'PlanChange',
+  properties: {
+    plan: () => p.manyToOne(Plan).deleteRule('cascade').primary(),
+    version: p.integer().primary(),
+    changes: p.json<SmallEdit[]>(),
+  },
+});
 
 /** One version of a plan: who saved it when, and what was done; thinned out by age. */
 export const PlanVersion = defineEntity({

@@ -24,6 +24,7 @@ import { Migration20261201013000 } from './Migration20261201013000';
 import { Migration20261201021409 } from './Migration20261201021409';
 import { Migration20261201052220 } from './Migration20261201052220';
 import { Migration20261201075238 } from './Migration20261201075238';
+import { Migration20261201183822 } from './Migration20261201183822';
 
 /** Every migration in order, named in a list so that a bundle holds them too. */
 export const migrations = [
@@ -53,4 +54,5 @@ export const migrations = [
   { name: 'Migration20261201021409', class: Migration20261201021409 },
   { name: 'Migration20261201052220', class: Migration20261201052220 },
   { name: 'Migration20261201075238', class: Migration20261201075238 },
+  { name: 'Migration20261201183822', class: Migration20261201183822 },
 ] as const;

@@ -1,8 +1,15 @@
 import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { createPlanStore, queryClient, type PlanStore } from '@wide-fern/client';
-import type { SavePlan } from '@wide-fern/contract';
-import { choose, emptyDocument, performAll, takeOut, writePlanFile } from '@wide-fern/plan';
+import type { ChangePlan, SavePlan } from '@wide-fern/contract';
+import {
+  choose,
+  emptyDocument,
+  performAll,
+  takeOut,
+  withStored,
+  writePlanFile,
+} from '@wide-fern/plan';
 import { documentOf, idsOf, planOf, tonight } from '@wide-fern/plan/testing';
 import { eveningFor } from '../../testing/evening';
 import { ids, show, tidy } from '../../testing/page';
@@ -533,13 +540,13 @@ describe('the page of a plan', () => {
     queryClient.clear();
   });
 
-  it('opens the server’s plan and saves what is changed in it', async () => {
+  it('opens the server’s plan and saves what is changed in it, and no more than that', async () => {
     let now = planOf(document);
     const server = serve({
       showPlan: () => ({ plan: now }),
       showEvening: () => evening,
-      savePlan: ({ body }) => {
-        now = planOf(body.document, body.version + 1);
+      changePlan: ({ body }) => {
+        now = planOf(withStored(now.document, body.changes), body.version + 1);
         return now;
       },
     });
@@ -548,10 +555,15 @@ describe('the page of a plan', () => {
     fireEvent.click(segments()[2]!);
     press('+');
     fireEvent(window, new Event('online'));
-    await waitFor(() => expect(server.asked.some(({ name }) => name === 'savePlan')).toBe(true));
-    const saved = server.asked.find(({ name }) => name === 'savePlan')!.body as SavePlan;
-    expect(saved.version).toBe(1);
-    expect(idsOf(saved.document)).toEqual(idsOf(document));
+    await waitFor(() => expect(server.asked.some(({ name }) => name === 'changePlan')).toBe(true));
+    const saved = server.asked.find(({ name }) => name === 'changePlan')!.body as ChangePlan;
+    const { id, choices } = document.segments[2]!;
+    expect(saved).toMatchObject({
+      version: 1,
+      changes: [{ kind: 'choose', id, choices: { repetitions: choices.repetitions + 1 } }],
+    });
+    expect(JSON.stringify(saved).length).toBeLessThan(300);
+    expect(idsOf(now.document)).toEqual(idsOf(document));
   });
 
   it('says what went wrong, and tries again when asked', async () => {
