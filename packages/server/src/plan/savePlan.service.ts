@@ -1,5 +1,5 @@
 import { UniqueConstraintViolationException, type EntityManager } from '@mikro-orm/postgresql';
-import type { ChangePlan, EditFact, SavePlan, StoredPlan } from '@wide-fern/contract';
+import type { ChangePlan, EditFact, SavePlan, SmallEdit, StoredPlan } from '@wide-fern/contract';
 import { withStored } from '@wide-fern/plan';
 import type { Account } from '../db/entities/account';
 import type { Choir } from '../db/entities/choir';
@@ -83,12 +83,19 @@ const changeOver = `
       from evening
      where ${isHere}
        and plan.saved_by_id = ? and plan.saved_at >= ?
+       and plan.document -> 'segments' @> ?::jsonb
        and (select count(*) from plan_change where plan_change.plan_id = plan.id) < ${mostPending}
     returning plan.id, plan.version, plan.saved_at, plan.saved_by_id),
   changed as (
     insert into plan_change (plan_id, version, changes) select id, version, ?::jsonb from saved),
   ${remembered}
   select id, version from saved`;
+
+/** The segments that small edits are about. They stay what they are until a document is stored whole. */
+const segmentsOf = (changes: readonly SmallEdit[]): string[] =>
+  changes.flatMap((one) =>
+    one.kind === 'move' && one.after !== null ? [one.id, one.after] : [one.id],
+  );
 
 interface Saved {
   readonly id: string;
@@ -171,11 +178,14 @@ export async function changePlanOver(
     savedAt,
     ...here(place, version),
     ...[place.caller.id, new Date(savedAt.getTime() - pause)],
+    JSON.stringify(segmentsOf(changes).map((id) => ({ id }))),
     ...[JSON.stringify(changes), JSON.stringify(edits)],
   ]);
   if (row) return told(em, row, place, savedAt);
   const [plan] = await plansAsTheyAre(em, place);
   if (plan?.version !== version) return undefined;
+  const { segments } = plan.document;
+  if (!segmentsOf(changes).every((one) => segments.some(({ id }) => id === one))) return undefined;
   return savePlanOver(em, place, {
     ...{ version, edits },
     document: withStored(plan.document, changes),

@@ -3,8 +3,17 @@ import { errorBody, wholeChoirSchema, z, type Session, type WholeChoir } from '@
 import type { Express } from 'express';
 import { strFromU8, strToU8, unzipSync, zipSync } from 'fflate';
 import supertest from 'supertest';
+import { Plan } from '../db/entities/plan';
 import { testDatabase } from '../testing/database';
-import { addEvening, join, signUp, testApp, typedPiece, type Person } from '../testing/people';
+import {
+  addEvening,
+  join,
+  planPath,
+  signUp,
+  testApp,
+  typedPiece,
+  type Person,
+} from '../testing/people';
 import { scoreName, textName } from './giveOut';
 import { kinds, tableOf } from './tables';
 
@@ -44,6 +53,7 @@ describe('everything of a choir in one file', () => {
   let demo: Agent;
   let given: Awaited<ReturnType<typeof giveOut>>;
   let choir: string;
+  let changed: string;
   beforeAll(async () => {
     app = testApp(here);
     fresh = testApp(elsewhere);
@@ -56,7 +66,30 @@ describe('everything of a choir in one file', () => {
       .set('Content-Type', 'application/octet-stream')
       .send(Buffer.from([0, 1, 2, 255]))
       .expect(201);
+    // A plan of which something changed since it was stored whole.
+    const plans = await here.orm.em
+      .fork()
+      .find(Plan, { choir }, { populate: ['evening'], orderBy: { id: 'asc' } });
+    const [one] = plans.filter(({ document }) => document.segments.length > 0);
+    const path = planPath(choir, one!.evening.id, one!.item);
+    // The first by another hand than the one that stored it is stored whole.
+    for (const [i, talk] of [11, 77].entries()) {
+      const { id } = one!.document.segments[0]!;
+      await demo
+        .post(`${path}/changes`)
+        .send({
+          ...{ version: one!.version + i, edits: [] },
+          changes: [{ kind: 'choose', id, choices: { talk } }],
+        })
+        .expect(200);
+    }
+    changed = one!.id;
     given = await giveOut(demo, choir);
+  });
+
+  it('has plans as they are now, whatever was stored of them whole', () => {
+    const plan = given.whole.plans.find(({ id }) => id === changed)!;
+    expect(plan.document.segments[0]!.choices.talk).toBe(77);
   });
 
   it('has a published schema that is the one in force', () => {
