@@ -15,7 +15,7 @@ import { pageOfRows, type PageOf } from '../db/page';
 import { notFound, problem } from '../http/problem';
 import { Piece } from '../db/entities/pieces';
 import { Plan } from '../db/entities/plan';
-import { plansAsTheyAre } from '../plan/asItIs';
+import { plansAsTheyAre } from '../db/storedPlans';
 import { Evening } from '../db/entities/evening';
 import { tonightFor, wishesFor } from '../tonight/tonight.service';
 import { dateIn, dateLater, momentOf, timeIn } from '../time/zone';

@@ -9,7 +9,7 @@ import type { Evening } from '../db/entities/evening';
 import { upcastStored } from '@wide-fern/plan';
 import { pageOfRows, type PageOf } from '../db/page';
 import { notFound } from '../http/problem';
-import { plansAsTheyAre } from './asItIs';
+import { plansAsTheyAre } from '../db/storedPlans';
 import { wholeVersions } from './history';
 import { Plan, PlanVersion } from '../db/entities/plan';
 

@@ -8,7 +8,7 @@ import { Plan, PlanVersion } from '../db/entities/plan';
 import { lean } from '../db/lean';
 import type { Caller } from '../http/endpoint';
 import { problem } from '../http/problem';
-import { plansAsTheyAre } from './asItIs';
+import { plansAsTheyAre } from '../db/storedPlans';
 import { isThinnedAt, thinOut } from './history';
 import { checkItem } from './plan.service';
 

@@ -22,7 +22,7 @@ export const Plan = defineEntity({
     evening: () => p.manyToOne(Evening).deleteRule('cascade'),
     /** The agenda item's id. */
     item: p.string().length(40),
-    /** As it was last stored whole; what was changed since is in `PlanChange`. Read through `asItIs`. */
+    /** As it was last stored whole; what was changed since is in `PlanChange`. Read through `plansAsTheyAre`. */
     document: p.json<PlanDocument>(),
     version: p.integer().version(),
     savedAt: p.datetime(),

@@ -1,7 +1,7 @@
 import type { EntityManager } from '@mikro-orm/postgresql';
 import type { Plan, SmallEdit } from '@wide-fern/contract';
 import { upcastStored, withStored } from '@wide-fern/plan';
-import { lean } from '../db/lean';
+import { lean } from './lean';
 
 interface Row {
   readonly id: string;
