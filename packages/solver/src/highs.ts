@@ -41,31 +41,17 @@ const settings = {
   mip_heuristic_run_rins: false,
   mip_heuristic_run_rens: false,
   mip_heuristic_run_root_reduced_cost: false,
+  // Every branch is believed at once: trying them out first takes nearly all the time.
+  mip_pscost_minreliable: 0,
   mip_heuristic_effort: 0,
   mip_allow_restart: false,
-} as const;
-
-/**
- * While a better one is still to be found, every branch is believed at once, and nothing is done to come closer
- * from above; where the start is probably the best, trying branches out and cutting at each of them proves it sooner.
- */
-const whileSeeking = {
-  mip_pscost_minreliable: 0,
   mip_allow_cut_separation_at_nodes: false,
-} as const;
-const whileProving = {
-  mip_pscost_minreliable: 8,
-  mip_allow_cut_separation_at_nodes: true,
 } as const;
 
 function solve(highs: Highs, model: Model, mip: Mip, options: SolveOptions): Solved {
-  const { start, likelyBest = false, timeLimit, gap, onProgress } = options;
+  const { start, timeLimit, gap, onProgress } = options;
   const { modelStatus, callbackType } = highs.constants;
-  model.options.set({
-    ...settings,
-    ...(likelyBest ? whileProving : whileSeeking),
-    ...{ time_limit: timeLimit, mip_rel_gap: 0, mip_abs_gap: gap },
-  });
+  model.options.set({ ...settings, time_limit: timeLimit, mip_rel_gap: 0, mip_abs_gap: gap });
   if (start) model.setSolution({ colValue: Float64Array.from(start) });
   let bound = Infinity;
   model.run({

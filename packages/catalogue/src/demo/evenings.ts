@@ -115,7 +115,7 @@ const builtPlans: Readonly<Record<number, readonly DemoSegment[]>> = {
   ],
   3: [
     { exercise: 'tongue-drawer', repetitions: 3, talk: 40 },
-    { exercise: 'shrinking-rest', repetitions: 7, talk: 40 },
+    { exercise: 'open-doors', repetitions: 6, talk: 38 },
     { exercise: 'own-easy-note', repetitions: 6, talk: 40 },
     { exercise: 'pump-house', repetitions: 7, talk: 40, lowVoices: 'below' },
     { exercise: 'cellar-thirds', repetitions: 8, talk: 40, lowVoices: 'below' },

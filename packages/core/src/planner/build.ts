@@ -99,8 +99,6 @@ export async function build(
     };
     const solved: Solved = await solver(programme.mip, {
       start: first && programme.write(first),
-      // What is asked for by name fits badly into what is good otherwise: there better ones are often found later.
-      likelyBest: first !== undefined && (problem.included ?? []).length === 0,
       ...{ timeLimit: number === 0 ? timeLimit : furtherLimit, gap, onProgress },
     });
     if (solved.kind !== 'solution') {

@@ -23,8 +23,6 @@ export interface Mip {
 export interface SolveOptions {
   /** A solution to begin from; it need not be the best. */
   readonly start?: readonly number[] | undefined;
-  /** Whether the start is likely to be the best: then proving it counts for more than finding a better one. */
-  readonly likelyBest?: boolean | undefined;
   /** It stops after so many seconds with what it has. */
   readonly timeLimit: number;
   /** It is content when no solution can be better by this much. */
