@@ -31,7 +31,7 @@ export const measureBuilding = (): Promise<BuildingFigures> =>
       const { items } = (await list.json()) as { items: EveningSummary[] };
       // Four and more weeks ahead nothing is planned.
       const ahead = items
-        .filter(({ startsAt }) => Date.parse(startsAt) > Date.now())
+        .filter(({ endsAt }) => Date.parse(endsAt) > Date.now())
         .sort((a, b) => a.startsAt.localeCompare(b.startsAt));
       const page = await context.newPage();
       const built = async (evening: string) => {

@@ -67,7 +67,7 @@ async function comingPlan(url: string) {
   const choir = choirs[0]!.id;
   const at = `${url}/api/choirs/${choir}/evenings`;
   const { items } = await get<{ items: EveningSummary[] }>(at);
-  const evening = items.find(({ startsAt }) => Date.parse(startsAt) > Date.now())!.id;
+  const evening = items.find(({ endsAt }) => Date.parse(endsAt) > Date.now())!.id;
   const runs = `${at}/${evening}/plans/warm-up`;
   const { plan } = await get<{ plan: { document: PlanDocument } }>(runs);
   return { headers, get, choir, evening, runs, document: plan.document };

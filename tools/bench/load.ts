@@ -85,7 +85,7 @@ async function measured(url: string): Promise<Omit<Load, 'empty'>> {
   const get = async <T>(address: string): Promise<T> =>
     (await (await fetch(address, { headers })).json()) as T;
   const { items } = await get<{ items: EveningSummary[] }>(`${at}/evenings`);
-  const coming = items.find(({ startsAt }) => Date.parse(startsAt) > Date.now())!;
+  const coming = items.find(({ endsAt }) => Date.parse(endsAt) > Date.now())!;
   const evening = await get<Evening>(`${at}/evenings/${coming.id}`);
   const session = await rate({ url: `${url}/api/session`, headers });
   const read = await rate({ url: `${at}/evenings/${coming.id}`, headers });

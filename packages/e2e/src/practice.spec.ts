@@ -213,8 +213,9 @@ test('hard bars at home: as they are written, only where it is said that their s
   const { choirs } = (await entered.json()) as Session;
   const listed = await context.request.get(`/api/choirs/${choirs[0]!.id}/evenings`);
   const { items } = (await listed.json()) as { items: EveningSummary[] };
+  // The one that goes on now counts: the demo's is of today until it has ended.
   const [coming] = items
-    .filter(({ startsAt }) => Date.parse(startsAt) > Date.now())
+    .filter(({ endsAt }) => Date.parse(endsAt) > Date.now())
     .sort((a, b) => a.startsAt.localeCompare(b.startsAt));
   const page = await context.newPage();
   await page.goto(`/evenings/${coming!.id}/sheet/warm-up`);
