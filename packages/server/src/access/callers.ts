@@ -20,7 +20,10 @@ interface Known {
 }
 
 const nobody = {
-  ...{ isKnown: false, account: undefined, caller: undefined, membership: undefined },
+  isKnown: false,
+  caller: undefined,
+  account: undefined,
+  membership: undefined,
 } as const;
 
 /** Makes a thing when it is first asked for: an entity costs more than the rest of a short answer. */
