@@ -38,12 +38,11 @@ export function addSkills(sheet: Sheet, { wishes }: PlannerProblem): void {
   for (const [skill, weight] of Object.entries(wishes)) {
     if (weight === 0) continue;
     const seconds = on(skill);
-    const classOf = (one: Candidate) =>
-      steps.findLastIndex((step) => seconds(one) + sumError >= step);
-    const classes = steps.map((step, i) => ({
-      step,
-      column: sheet.sum((one) => seconds(one) > 0 && classOf(one) === i),
-    }));
+    const classes = steps.map((step, i) => {
+      const next = steps[i + 1] ?? Infinity;
+      const isIn = (led: Seconds) => led > 0 && led + sumError >= step && led + sumError < next;
+      return { step, column: sheet.sum((one) => isIn(seconds(one))) };
+    });
     const units = Array.from({ length: 2 * unitsOfKind }, (_, i) =>
       sheet.follow(
         { cost: i < unitsOfKind ? 2 * weight : weight, upper: 1, integer: true },

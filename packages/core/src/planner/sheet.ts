@@ -47,10 +47,12 @@ export class Sheet {
 
   /** The usable candidates weighed, those of no weight left out. */
   weighed(of: (one: Candidate) => number): Entries {
-    return this.usable.flatMap((one, i) => {
+    const entries: (readonly [number, number])[] = [];
+    this.usable.forEach((one, i) => {
       const factor = of(one);
-      return factor === 0 ? [] : [[this.chosen[i]!, factor] as const];
+      if (factor !== 0) entries.push([this.chosen[i]!, factor]);
     });
+    return entries;
   }
 
   /** Each of some candidates once. */
