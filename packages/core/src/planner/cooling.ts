@@ -11,7 +11,7 @@ function steady(): () => number {
 }
 
 /** What a second off and a broken rule cost in points while it is warm. */
-const perSecondOff = 0.2;
+const perSecondOff = 0.1;
 const perBroken = 8;
 /** How many points worse is still taken with a fair chance, at the beginning and at the end. */
 const warm = 5;
