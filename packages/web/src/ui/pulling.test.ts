@@ -1,5 +1,5 @@
 import { jest } from '@jest/globals';
-import { setPulled, usePulling } from './pulling';
+import { onceRested, setPulled, usePulling } from './pulling';
 
 const pulled = () => usePulling.getState().pulled;
 
@@ -32,5 +32,28 @@ describe('something that is pulled', () => {
     expect(pulled()).toBe('strip');
     jest.advanceTimersByTime(200);
     expect(pulled()).toBeUndefined();
+  });
+
+  it('rests only when the hand does, however long ago it changed anything', () => {
+    const act = jest.fn();
+    setPulled('strip');
+    onceRested(150, act);
+    for (let moved = 0; moved < 10; moved += 1) {
+      jest.advanceTimersByTime(100);
+      setPulled('strip');
+    }
+    expect(act).not.toHaveBeenCalled();
+    jest.advanceTimersByTime(151);
+    expect(act).toHaveBeenCalledTimes(1);
+    jest.advanceTimersByTime(1000);
+    expect(act).toHaveBeenCalledTimes(1);
+  });
+
+  it('and nothing is done then that is not wanted any more', () => {
+    const act = jest.fn();
+    setPulled('strip');
+    onceRested(150, act)();
+    jest.advanceTimersByTime(1000);
+    expect(act).not.toHaveBeenCalled();
   });
 });

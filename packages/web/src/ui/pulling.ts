@@ -8,11 +8,33 @@ export const usePulling = create((): { readonly pulled: Pulled } => ({ pulled: u
 /** So long nothing moves that is pulled no more, though nobody said so: what was pulled may be gone. */
 const quiet = 1000;
 
+/** When something moved last. */
+let moved = 0;
+
 let over: ReturnType<typeof setTimeout> | undefined;
 
 /** Tells what is pulled, with every movement; or that it was let go. */
 export function setPulled(pulled: Pulled): void {
+  moved = performance.now();
   clearTimeout(over);
   if (pulled) over = setTimeout(() => usePulling.setState({ pulled: undefined }), quiet);
   if (usePulling.getState().pulled !== pulled) usePulling.setState({ pulled });
+}
+
+/**
+ * Does something once a hand that pulls has rested for so long (ms).
+ * @returns to leave it undone
+ */
+export function onceRested(rest: number, act: () => void): () => void {
+  const asked = performance.now();
+  let timer: ReturnType<typeof setTimeout> | undefined;
+  const wait = (so: number) => {
+    timer = setTimeout(() => {
+      const left = Math.max(asked, moved) + rest - performance.now();
+      if (left > 1) wait(left);
+      else act();
+    }, so);
+  };
+  wait(rest);
+  return () => clearTimeout(timer);
 }

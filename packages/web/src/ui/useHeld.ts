@@ -1,4 +1,5 @@
 import { useEffect, useState } from 'react';
+import { onceRested } from './pulling';
 
 /** A value, and while something is pulled the one it had before. */
 export function useHeld<T>(value: T, isPulled: boolean): T {
@@ -16,8 +17,7 @@ export function useRested<T>(value: T, isPulled: boolean): T {
   if (!isPulled && held !== value) setHeld(value);
   useEffect(() => {
     if (!isPulled) return undefined;
-    const timer = setTimeout(() => setHeld(value), rest);
-    return () => clearTimeout(timer);
+    return onceRested(rest, () => setHeld(value));
   }, [value, isPulled]);
   return isPulled ? held : value;
 }

@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import type { Evening } from '@wide-fern/contract';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import {
@@ -9,7 +8,7 @@ import {
   madeForInWords,
   type Clock,
 } from '@wide-fern/words';
-import { memo } from 'react';
+import { memo, useMemo } from 'react';
 import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { MainButton } from '../../ui/MainButton';
@@ -40,6 +39,12 @@ export function PlanTitle({
   readonly onFit: () => void;
 }) {
   const { choir } = useHere();
+  const isEmpty = plan.segments.length === 0;
+  const canFit = isTooLong(plan) || plan.left >= leastFree;
+  const acts = useMemo(
+    () => <Acts {...{ evening: evening.id, item, onBuild, onShelf, onFit, isEmpty, canFit }} />,
+    [evening.id, item, onBuild, onShelf, onFit, isEmpty, canFit],
+  );
   return (
     <TitleLine
       date={dayInWords(evening.startsAt, choir.timeZone)}
@@ -49,17 +54,13 @@ export function PlanTitle({
       sentence={endInWords(plan, start, clock)}
       madeFor={madeForInWords(plan.document.tonight)}
     >
-      <Acts
-        {...{ evening: evening.id, item, onBuild, onShelf, onFit }}
-        isEmpty={plan.segments.length === 0}
-        canFit={isTooLong(plan) || plan.left >= leastFree}
-      />
+      {acts}
     </TitleLine>
   );
 }
 
-/** What can be made of the plan; it is not drawn anew for every second that a plan becomes longer. */
-const Acts = memo(function Acts({
+/** What can be made of the plan. */
+function Acts({
   evening,
   item,
   isEmpty,
@@ -106,7 +107,7 @@ const Acts = memo(function Acts({
       )}
     </>
   );
-});
+}
 
 /** What stands in the time that nothing fills yet. */
 export function FreePlace({
@@ -118,14 +119,14 @@ export function FreePlace({
 }) {
   return (
     <>
-      <Box fontWeight={700} whiteSpace="nowrap">
-        {words}
-      </Box>
-      {onAdd && (
-        <WordButton fontSize="12px" onClick={onAdd}>
-          add from the shelf
-        </WordButton>
-      )}
+      <div style={{ fontWeight: 700, whiteSpace: 'nowrap' }}>{words}</div>
+      {onAdd && <FromTheShelf onAdd={onAdd} />}
     </>
   );
 }
+
+const FromTheShelf = memo(({ onAdd }: { readonly onAdd: () => void }) => (
+  <WordButton fontSize="12px" onClick={onAdd}>
+    add from the shelf
+  </WordButton>
+));

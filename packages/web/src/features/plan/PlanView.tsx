@@ -123,7 +123,7 @@ export function PlanView({
     [narrow, wordsAbove, viewWords],
   );
   const freeWidth = layout.axis.right - layout.axis.x(plan.total);
-  const shelf = () => setOpen('shelf');
+  const shelf = useCallback(() => setOpen('shelf'), [setOpen]);
   const take = useCallback(
     (taken: PlanEdit) => {
       edit(taken);
@@ -135,7 +135,7 @@ export function PlanView({
   const toggleShelf = useCallback(() => setOpen(isShelf ? 'bench' : 'shelf'), [isShelf, setOpen]);
   const fit = useCallback(() => setOpen('fit'), [setOpen]);
   return (
-    <Box ref={frame} flex="1" display="flex" flexDirection="column" minH={0}>
+    <div ref={frame} style={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
       <PlanTitle
         {...{ evening, item, plan, start, clock, onBuild }}
         onShelf={toggleShelf}
@@ -201,7 +201,7 @@ export function PlanView({
         />
       </WhenThereIsTime>
       <Foot signs={signs} said={said} />
-    </Box>
+    </div>
   );
 }
 

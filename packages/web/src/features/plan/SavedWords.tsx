@@ -1,11 +1,13 @@
 import { Box } from '@chakra-ui/react';
+import { memo } from 'react';
 import { useStore } from 'zustand';
 import { WordButton, WordLink } from '../../ui/words';
+import { color } from '../../ui/color';
 import type { PlanStore, Step } from '@wide-fern/client';
 import type { Clock } from '@wide-fern/words';
 import { useStepNames } from './model/useStepNames';
 
-/** What has become of the last change, and undo; one quiet line in the head. */
+/** What has become of the last change, and undo; one quiet line in the head. Only its own words follow each change. */
 export function SavedWords({
   store,
   clock,
@@ -20,9 +22,6 @@ export function SavedWords({
   /** Shows what was done; undefined where that has no place. */
   readonly onDone: (() => void) | undefined;
 }) {
-  const { saving, past, future, undo, redo } = useStore(store);
-  const names = useStepNames();
-  const named = (step: Step | undefined) => step && names?.stepInWords(step);
   if (!mayEdit) return <span>you may look, not change</span>;
   return (
     <Box
@@ -32,34 +31,66 @@ export function SavedWords({
       flexWrap={{ base: 'wrap', md: 'nowrap' }}
       whiteSpace="nowrap"
     >
-      <WordButton
-        fontSize="13px"
-        title={named(past.at(-1))}
-        onClick={undo}
-        disabled={past.length === 0}
-      >
-        undo
-      </WordButton>
-      <WordButton
-        fontSize="13px"
-        title={named(future[0])}
-        onClick={redo}
-        disabled={future.length === 0}
-      >
-        redo
-      </WordButton>
+      <Back store={store} />
       {onDone && (
         <WordButton fontSize="13px" onClick={onDone}>
           versions
         </WordButton>
       )}
-      <Box
-        as="span"
-        role="status"
-        color={
-          saving.kind === 'refused' ? 'brick' : saving.kind === 'waiting' ? 'sporeText' : undefined
-        }
-      >
+      <Become {...{ store, clock, saveNow }} />
+    </Box>
+  );
+}
+
+/** A step back, and forth again, each named by what it takes back. */
+function Back({ store }: { readonly store: PlanStore }) {
+  const past = useStore(store, (now) => now.past.at(-1));
+  const future = useStore(store, (now) => now.future[0]);
+  const { undo, redo } = store.getState();
+  const names = useStepNames();
+  const named = (step: Step | undefined) => step && names?.stepInWords(step);
+  return (
+    <>
+      <BackWord word="undo" title={named(past)} canBe={past !== undefined} onClick={undo} />
+      <BackWord word="redo" title={named(future)} canBe={future !== undefined} onClick={redo} />
+    </>
+  );
+}
+
+const BackWord = memo(
+  ({
+    word,
+    title,
+    canBe,
+    onClick,
+  }: {
+    readonly word: string;
+    readonly title: string | undefined;
+    readonly canBe: boolean;
+    readonly onClick: () => void;
+  }) => (
+    <WordButton fontSize="13px" title={title} onClick={onClick} disabled={!canBe}>
+      {word}
+    </WordButton>
+  ),
+);
+
+/** What has become of the last change. */
+function Become({
+  store,
+  clock,
+  saveNow,
+}: {
+  readonly store: PlanStore;
+  readonly clock: Clock;
+  readonly saveNow: () => void;
+}) {
+  const saving = useStore(store, (now) => now.saving);
+  const ink =
+    saving.kind === 'refused' ? 'brick' : saving.kind === 'waiting' ? 'sporeText' : undefined;
+  return (
+    <>
+      <span role="status" style={ink && { color: color(ink) }}>
         {saving.kind === 'saved' &&
           (saving.at ? `saved ${clock.minute(Date.parse(saving.at))}` : '')}
         {(saving.kind === 'changed' || saving.kind === 'saving') && 'saving …'}
@@ -67,13 +98,13 @@ export function SavedWords({
         {saving.kind === 'signed-out' && 'kept on this device'}
         {saving.kind === 'refused' && 'not saved'}
         {saving.kind === 'clash' && 'two versions: choose'}
-      </Box>
+      </span>
       {saving.kind === 'waiting' && (
         <WordButton fontSize="13px" onClick={saveNow}>
           try now
         </WordButton>
       )}
       {saving.kind === 'signed-out' && <WordLink to="/sign-in">sign in again</WordLink>}
-    </Box>
+    </>
   );
 }

@@ -3,6 +3,7 @@ import type { NoteWriting, PlaceNeed } from '@wide-fern/core';
 import { isTooLong, notPossibleInWords } from '@wide-fern/words';
 import { lazy, memo, Suspense, type ReactNode, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
+import { color } from '../../ui/color';
 import { StripItem, type StripActs } from './StripItem';
 import type { TimeAxis } from '../../music/lanes/geometry';
 import type { EvaluatedPlan } from '@wide-fern/plan';
@@ -78,15 +79,12 @@ export function SegmentStrip({
           ...(axis.x(0) < axis.left || end > axis.right + 0.5 ? { clipPath: 'inset(-6px 0)' } : {}),
         }}
       >
-        <Box
-          as="ol"
+        <ol
           aria-label="Segments"
-          display="flex"
-          position="absolute"
-          style={{ left: axis.x(0) - axis.left }}
-          top={0}
-          borderTopWidth="1px"
-          listStyleType="none"
+          style={{
+            ...{ display: 'flex', position: 'absolute', top: 0, left: axis.x(0) - axis.left },
+            ...{ borderTopWidth: 1, listStyleType: 'none' },
+          }}
           onKeyDown={(event) => {
             const by = places[event.key];
             if (by === undefined || event.shiftKey) return;
@@ -114,29 +112,24 @@ export function SegmentStrip({
               />
             );
           })}
-        </Box>
+        </ol>
       </div>
       {mayEdit && (
         <Suspense fallback={null}>
           <Dragging {...{ frame, plan, axis, dropping, onMove }} />
         </Suspense>
       )}
-      <Box
+      <div
         hidden={end > axis.right || end < axis.left}
-        position="absolute"
-        style={{ left: end, right: `calc(100% - ${axis.right}px)` }}
-        top={0}
-        h="54px"
-        borderTopWidth="1px"
-        borderLeftWidth="2px"
-        borderLeftColor={isTooLong(plan) ? 'brick' : 'fern'}
-        fontSize="12px"
-        pl="8px"
-        pt="5px"
-        overflow="hidden"
+        style={{
+          ...{ position: 'absolute', top: 0, left: end, right: `calc(100% - ${axis.right}px)` },
+          ...{ height: 54, borderTopWidth: 1, borderLeftWidth: 2 },
+          borderLeftColor: color(isTooLong(plan) ? 'brick' : 'fern'),
+          ...{ fontSize: 12, paddingLeft: 8, paddingTop: 5, overflow: 'hidden' },
+        }}
       >
         {free}
-      </Box>
+      </div>
     </div>
   );
 }

@@ -93,37 +93,28 @@ function Item({
     : '';
   const pathFits = room === 'all' && seen >= (length.length + path.length) * 6.4 + 22;
   return (
-    <Box as="li" style={{ width }} flexShrink={0} position="relative">
-      <Box
-        as="button"
+    <li style={{ width, flexShrink: 0, position: 'relative' }}>
+      <button
         data-drawn
         data-segment={segment.id}
         aria-current={isChosen ? 'true' : undefined}
         aria-label={`${place}. ${name}, ${strideInWords(segment)}, ${length}${path ? `, ${path}` : ''}${not ? `. ${not}` : ''}${pinned ? ', stays as it is' : ''}${isAlso ? ', chosen too' : ''}`}
         onClick={(event) => acts.choose(segment.id, event.shiftKey)}
         tabIndex={isChosen ? 0 : -1}
-        w="100%"
-        h={isChosen ? '56px' : '54px'}
-        position="relative"
-        zIndex={isChosen ? 1 : undefined}
-        display="block"
-        textAlign="left"
-        overflow="hidden"
-        cursor={mayEdit ? 'grab' : 'pointer'}
-        touchAction="pan-y"
-        bg={isChosen ? 'sheet' : isAlso ? 'sunk' : 'transparent'}
-        borderRightWidth="1px"
-        borderLeftWidth={isChosen ? '2px' : 0}
-        borderColor={isChosen ? 'fern' : 'line'}
-        borderRightColor={isChosen ? 'fern' : 'line'}
-        // Outside the view there is nothing to push aside.
         style={{
+          ...{ position: 'relative', display: 'block', width: '100%', height: isChosen ? 56 : 54 },
+          ...{ textAlign: 'left', overflow: 'hidden', touchAction: 'pan-y' },
+          ...(isChosen ? { zIndex: 1 } : {}),
+          cursor: mayEdit ? 'grab' : 'pointer',
+          background: isChosen ? color('sheet') : isAlso ? color('sunk') : 'transparent',
+          ...{ borderRightWidth: 1, borderLeftWidth: isChosen ? 2 : 0 },
+          borderColor: color(isChosen ? 'fern' : 'line'),
+          // Outside the view there is nothing to push aside.
+          paddingTop: 3,
           paddingLeft: 5 + (seen > 12 ? before : 0),
           paddingRight: 5 + (seen > 12 ? behind : 0),
+          ...{ fontSize: 12, lineHeight: '15px' },
         }}
-        pt="3px"
-        fontSize="12px"
-        lineHeight="15px"
       >
         <svg
           width="100%"
@@ -150,41 +141,23 @@ function Item({
           />
         </svg>
         {room === 'number' ? (
-          <Box fontWeight={650} textAlign="center" pt="14px">
-            {place}
-          </Box>
+          <div style={{ fontWeight: 650, textAlign: 'center', paddingTop: 14 }}>{place}</div>
         ) : (
           <>
-            <Name
-              fontSize="13px"
-              lineHeight="16px"
-              mt="2px"
-              whiteSpace={room === 'all' ? 'nowrap' : 'normal'}
-              overflow="hidden"
-              overflowWrap="normal"
-            >
-              {name}
-              {not && <Attention words={not} />}
-            </Name>
+            <Named name={name} not={not} onOneLine={room === 'all'} />
             {room === 'all' && (
-              <Box color="inkSoft" whiteSpace="nowrap" overflow="hidden">
+              <div style={{ color: color('inkSoft'), whiteSpace: 'nowrap', overflow: 'hidden' }}>
                 {strideInWords(segment)}
-              </Box>
+              </div>
             )}
-            <Box display="flex" justifyContent="space-between" whiteSpace="nowrap">
-              <Box as="span" fontWeight={700}>
-                {length}
-              </Box>
-              {pathFits && (
-                <Box as="span" color={stuck ? 'brick' : 'ink'}>
-                  {path}
-                </Box>
-              )}
-            </Box>
+            <div style={{ display: 'flex', justifyContent: 'space-between', whiteSpace: 'nowrap' }}>
+              <span style={{ fontWeight: 700 }}>{length}</span>
+              {pathFits && <span style={{ color: color(stuck ? 'brick' : 'ink') }}>{path}</span>}
+            </div>
           </>
         )}
         {pinned && <Pinned />}
-      </Box>
+      </button>
       {mayEdit && (
         <Suspense fallback={null}>
           <SegmentEnds
@@ -194,9 +167,34 @@ function Item({
           />
         </Suspense>
       )}
-    </Box>
+    </li>
   );
 }
+
+/** The name of a segment, and what of it is not possible. */
+const Named = memo(
+  ({
+    name,
+    not,
+    onOneLine,
+  }: {
+    readonly name: string;
+    readonly not: string | undefined;
+    readonly onOneLine: boolean;
+  }) => (
+    <Name
+      fontSize="13px"
+      lineHeight="16px"
+      mt="2px"
+      whiteSpace={onOneLine ? 'nowrap' : 'normal'}
+      overflow="hidden"
+      overflowWrap="normal"
+    >
+      {name}
+      {not && <Attention words={not} />}
+    </Name>
+  ),
+);
 
 /** A bar at the foot of a segment that stays as it is. */
 const Pinned = () => (

@@ -1,46 +1,61 @@
-import { Box, Flex } from '@chakra-ui/react';
-import { memo, type ReactNode } from 'react';
+import { Flex } from '@chakra-ui/react';
+import { createContext, memo, useContext, useMemo, type ReactNode } from 'react';
+import { color } from '../../ui/color';
 import { Label, Name } from '../../ui/words';
 
-/** What does not change while a plan is worked on is not drawn anew with it. */
-const WhatIsPlanned = memo(function WhatIsPlanned({
-  date,
-  place,
-  madeFor,
-}: {
-  readonly date: string;
-  readonly place: string;
-  readonly madeFor: string;
-}) {
+/** Whether the warm-up holds: its length, its end, its chance. */
+interface Holding {
+  readonly figure: string;
+  readonly tooLong: boolean;
+  readonly sentence: string;
+}
+
+/** Reaches the words that change all the time without what they stand in. */
+const Held = createContext<Holding>({ figure: '', tooLong: false, sentence: '' });
+
+function HoldingWords() {
+  const { figure, tooLong, sentence } = useContext(Held);
   return (
     <>
-      <Name as="h1" fontSize="24px">
-        {date}
-      </Name>
-      <Label as="span" fontSize="13px" hideBelow="xl">
-        {place}, {madeFor}
-      </Label>
+      <div style={{ fontSize: '18px', fontWeight: 700, color: color(tooLong ? 'brick' : 'ink') }}>
+        {figure}
+      </div>
+      <span style={{ fontSize: '13px', color: color('inkSoft') }}>{sentence}</span>
     </>
   );
-});
+}
 
-/** Date and place, and whether the warm-up holds: its length, its end, its chance. */
+/** Date and place, and whether the warm-up holds. */
 export function TitleLine({
-  date,
-  place,
-  madeFor,
   figure,
   tooLong,
   sentence,
-  children,
-}: {
+  ...line
+}: Holding & {
   readonly date: string;
   readonly place: string;
   /** Whose comfort the keys rest on. */
   readonly madeFor: string;
-  readonly figure: string;
-  readonly tooLong: boolean;
-  readonly sentence: string;
+  /** Words that are the same as long as they say the same. */
+  readonly children: ReactNode;
+}) {
+  const held = useMemo(() => ({ figure, tooLong, sentence }), [figure, tooLong, sentence]);
+  return (
+    <Held value={held}>
+      <Line {...line} />
+    </Held>
+  );
+}
+
+const Line = memo(function Line({
+  date,
+  place,
+  madeFor,
+  children,
+}: {
+  readonly date: string;
+  readonly place: string;
+  readonly madeFor: string;
   readonly children: ReactNode;
 }) {
   return (
@@ -53,7 +68,12 @@ export function TitleLine({
       rowGap="2px"
       wrap="wrap"
     >
-      <WhatIsPlanned {...{ date, place, madeFor }} />
+      <Name as="h1" fontSize="24px">
+        {date}
+      </Name>
+      <Label as="span" fontSize="13px" hideBelow="xl">
+        {place}, {madeFor}
+      </Label>
       <Flex
         ml={{ base: 0, lg: 'auto' }}
         align="baseline"
@@ -62,14 +82,11 @@ export function TitleLine({
         role="status"
         aria-label="Length"
       >
-        <Box fontSize="18px" fontWeight={700} color={tooLong ? 'brick' : 'ink'}>
-          {figure}
-        </Box>
-        <Label as="span">{sentence}</Label>
+        <HoldingWords />
       </Flex>
       <Flex columnGap="16px" wrap="wrap" align="center" ml={{ base: 0, md: 'auto', lg: 0 }}>
         {children}
       </Flex>
     </Flex>
   );
-}
+});

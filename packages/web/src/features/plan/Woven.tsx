@@ -1,4 +1,3 @@
-import { Box } from '@chakra-ui/react';
 import { lazy, Suspense, useRef, useState, type ComponentProps, type RefObject } from 'react';
 import type { TimeView } from '../../music/lanes/geometry';
 import type { Looking } from './drawing/Zoom';
@@ -31,7 +30,7 @@ export function Woven({
   const frame = useRef<HTMLDivElement>(null);
   const { axis } = layout;
   return (
-    <Box ref={frame} position="relative">
+    <div ref={frame} style={{ position: 'relative' }}>
       <Weave {...weave} moment={moment} onMoment={setMoment}>
         <Suspense fallback={null}>
           <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
@@ -41,6 +40,6 @@ export function Woven({
         <Zoom {...{ frame, looking, plan, axis, view, chosen, moment, onView }} />
         <MomentMark {...{ plan, layout, start, clock, writing, moment }} onMoment={setMoment} />
       </Suspense>
-    </Box>
+    </div>
   );
 }

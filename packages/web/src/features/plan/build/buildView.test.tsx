@@ -2,7 +2,7 @@ import { jest } from '@jest/globals';
 import { act, fireEvent, screen, waitFor, within } from '@testing-library/react';
 import { exercises } from '@wide-fern/catalogue';
 import { createPlanStore, type PlanStore } from '@wide-fern/client';
-import { build } from '@wide-fern/core';
+import { build, type BuildNews } from '@wide-fern/core';
 import {
   emptyDocument,
   nothingAsked,
@@ -30,7 +30,7 @@ const few = exercises.filter(
 );
 const solver = highsSolver();
 
-/** A builder in this very thread whose search goes on until it is ended, as a worker's does. */
+/** A builder in this very thread that has a first plan, and whose search goes on until it is ended, as a worker's does. */
 function slowBuilder(): Builder {
   const quick = threadBuilder();
   let end: (error: Error) => void = () => undefined;
@@ -38,7 +38,10 @@ function slowBuilder(): Builder {
     ...quick,
     solve: async (problem, onNews) => {
       const ended = new Promise<never>((_, fail) => (end = fail));
-      await quick.solve({ ...problem, alternatives: 0 }, onNews);
+      const told: BuildNews[] = [];
+      await quick.solve({ ...problem, alternatives: 0 }, (news) => told.push(news));
+      // What is proven it does not come to.
+      onNews?.(told.find(({ kind }) => kind === 'plan')!);
       return ended;
     },
     stop: () => end(new Error('The worker was ended.')),

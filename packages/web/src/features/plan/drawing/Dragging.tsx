@@ -1,7 +1,7 @@
 import { Box } from '@chakra-ui/react';
 import { useGesture } from '@use-gesture/react';
 import type { EvaluatedPlan } from '@wide-fern/plan';
-import { useRef, useState, type RefObject } from 'react';
+import { memo, useRef, useState, type Ref, type RefObject } from 'react';
 import type { TimeAxis } from '../../../music/lanes/geometry';
 import { gapAt, gapPlaces, placeInGap } from './gaps';
 
@@ -136,24 +136,29 @@ export function Dragging({
           pointerEvents="none"
         />
       )}
-      <Box
-        ref={shadow}
-        aria-hidden="true"
-        display="none"
-        position="fixed"
-        zIndex={5}
-        left={0}
-        top={0}
-        px="8px"
-        bg="sheet"
-        borderWidth="1px"
-        borderColor="fern"
-        fontSize="13px"
-        pointerEvents="none"
-      />
+      <Shadow ref={shadow} />
     </>
   );
 }
+
+/** What is taken from the shelf, at the pointer. */
+const Shadow = memo(({ ref }: { readonly ref: Ref<HTMLDivElement> }) => (
+  <Box
+    ref={ref}
+    aria-hidden="true"
+    display="none"
+    position="fixed"
+    zIndex={5}
+    left={0}
+    top={0}
+    px="8px"
+    bg="sheet"
+    borderWidth="1px"
+    borderColor="fern"
+    fontSize="13px"
+    pointerEvents="none"
+  />
+));
 
 function stop(event: Event): void {
   event.stopPropagation();

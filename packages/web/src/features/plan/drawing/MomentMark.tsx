@@ -51,7 +51,7 @@ export function MomentMark({
   const x = axis.x(at);
   return (
     <>
-      <Box
+      <div
         role="slider"
         tabIndex={stops.length > 0 ? 0 : -1}
         aria-label="Moment of the warm-up"
@@ -59,13 +59,12 @@ export function MomentMark({
         aria-valuemax={Math.round(plan.total)}
         aria-valuenow={Math.round(at)}
         aria-valuetext={words}
-        position="absolute"
-        left={`${axis.left}px`}
-        top={`${minutes - 13}px`}
-        w={`${Math.max(0, axis.right - axis.left)}px`}
-        h="18px"
-        // What lies beneath is pointed at, not this.
-        pointerEvents="none"
+        style={{
+          ...{ position: 'absolute', left: axis.left, top: minutes - 13, height: 18 },
+          width: Math.max(0, axis.right - axis.left),
+          // What lies beneath is pointed at, not this.
+          pointerEvents: 'none',
+        }}
         onKeyDown={go}
         onFocus={() => onMoment(moment ?? stops[0])}
         onBlur={() => onMoment(undefined)}
