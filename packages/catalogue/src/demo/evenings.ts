@@ -105,13 +105,13 @@ const comingPlan: readonly DemoSegment[] = [
 /** What the planner builds for the second and the third week ahead, each knowing what the evenings before use. */
 const builtPlans: Readonly<Record<number, readonly DemoSegment[]>> = {
   2: [
-    { exercise: 'soft-hinge', repetitions: 2, talk: 40 },
+    { exercise: 'soft-hinge', repetitions: 3, talk: 40 },
     { exercise: 'shingle', repetitions: 7, talk: 40 },
     { exercise: 'three-long-breaths', repetitions: 6, step: 1, talk: 38, lowVoices: 'below' },
-    { exercise: 'vowel-stair', repetitions: 6, talk: 40, lowVoices: 'below' },
-    { exercise: 'north-slope', repetitions: 10, talk: 40, lowVoices: 'below' },
-    { exercise: 'verse-on-a-drone', repetitions: 5, step: 1, talk: 43, lowVoices: 'below' },
-    { exercise: 'vowels-only', repetitions: 4, talk: 43, lowVoices: 'below' },
+    { exercise: 'window-opens', repetitions: 7, talk: 38, lowVoices: 'below' },
+    { exercise: 'north-slope', repetitions: 9, talk: 40, lowVoices: 'below' },
+    { exercise: 'slow-motion', talk: 43, lowVoices: 'below' },
+    { exercise: 'vowels-only', repetitions: 5, talk: 43, lowVoices: 'below' },
   ],
   3: [
     { exercise: 'tongue-drawer', repetitions: 3, talk: 40 },
