@@ -47,6 +47,15 @@ export function TitleLine({
   );
 }
 
+/** Gives its room away before anything else does: two lines at most, all of it on pointing at it. */
+const yielding = {
+  flexShrink: 1_000_000,
+  minW: '140px',
+  whiteSpace: 'normal',
+  lineHeight: '17px',
+  lineClamp: 2,
+} as const;
+
 const Line = memo(function Line({
   date,
   place,
@@ -58,6 +67,7 @@ const Line = memo(function Line({
   readonly madeFor: string;
   readonly children: ReactNode;
 }) {
+  const where = `${place}, ${madeFor}`;
   return (
     <Flex
       minH="48px"
@@ -66,25 +76,34 @@ const Line = memo(function Line({
       py={{ base: '8px', md: 0 }}
       columnGap="16px"
       rowGap="2px"
-      wrap="wrap"
+      // On a wide page a longer sentence takes its room from the place: what lies below stays where it is.
+      wrap={{ base: 'wrap', xl: 'nowrap' }}
+      whiteSpace={{ xl: 'nowrap' }}
     >
       <Name as="h1" fontSize="24px">
         {date}
       </Name>
-      <Label as="span" fontSize="13px" hideBelow="xl">
-        {place}, {madeFor}
+      <Label as="span" fontSize="13px" title={where} hideBelow="xl" {...yielding}>
+        {where}
       </Label>
       <Flex
         ml={{ base: 0, lg: 'auto' }}
         align="baseline"
         columnGap="10px"
-        wrap="wrap"
+        wrap={{ base: 'wrap', xl: 'nowrap' }}
+        flexShrink={{ xl: 0 }}
         role="status"
         aria-label="Length"
       >
         <HoldingWords />
       </Flex>
-      <Flex columnGap="16px" wrap="wrap" align="center" ml={{ base: 0, md: 'auto', lg: 0 }}>
+      <Flex
+        columnGap="16px"
+        wrap="wrap"
+        align="center"
+        justify={{ xl: 'flex-end' }}
+        ml={{ base: 0, md: 'auto', lg: 0 }}
+      >
         {children}
       </Flex>
     </Flex>
