@@ -216,7 +216,7 @@ function NextEvening({
                     <Name as="span" color="ink">
                       {name}:
                     </Name>{' '}
-                    {words}
+                    {words}.
                   </Box>
                 ))}
           </Box>
