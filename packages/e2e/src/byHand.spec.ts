@@ -211,6 +211,35 @@ test('segments by hand: pulled, chosen together, another instead, and everything
   expectNoComplaints(person.context);
 });
 
+test('a plan that is pulled beyond its time says so, and the strip stays under the hand', async ({
+  browser,
+}) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, [
+    ...['coat-off', 'long-s', 'narrow-hum', 'sliding-fifths', 'open-vowels', 'pulley'],
+    ...['wet-slate', 'slate-steps', 'lantern-chord', 'long-ledge'],
+  ]);
+  const page = await person.context.newPage();
+  await page.setViewportSize({ width: 1280, height: 800 });
+  await page.goto(`/evenings/${evening.id}/plan`);
+  const strip = page.getByRole('list', { name: 'Segments' });
+  const length = page.getByRole('status', { name: 'Length' });
+  await expect(length).not.toContainText('too long');
+  const end = strip.locator('[data-pull="end"]').nth(3);
+  const from = (await end.boundingBox())!;
+  await page.mouse.move(from.x + 5, from.y + 20);
+  await page.mouse.down();
+  await page.mouse.move(from.x + 90, from.y + 20, { steps: 9 });
+  await expect(length).toContainText('too long');
+  expect((await end.boundingBox())!.y).toBe(from.y);
+  await page.mouse.up();
+  await expect(page.getByRole('button', { name: 'fit to time' })).toBeVisible();
+  expect((await end.boundingBox())!.y).toBe(from.y);
+  await saved(page);
+  expectNoComplaints(person.context);
+});
+
 test('another plan in place of this one can be looked at beside it, and taken back', async ({
   browser,
 }) => {

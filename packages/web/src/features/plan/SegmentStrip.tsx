@@ -66,7 +66,7 @@ export function SegmentStrip({
   return (
     // What is drawn with every movement of a hand has its style on the element itself: a rule for each measure
     // would have the whole page's style worked out anew.
-    <div style={{ position: 'relative', height: 54 }} data-strip>
+    <div style={{ position: 'relative', minHeight: 54 }} data-strip>
       <StripLabel left={axis.left > 80 ? '24px' : '16px'}>{label}</StripLabel>
       <div
         style={{
@@ -134,13 +134,13 @@ export function SegmentStrip({
   );
 }
 
-/** What stands before the strip. */
+/** What stands before the strip; where it is higher, what lies below makes room. */
 const StripLabel = memo(
   ({ left, children }: { readonly left: string; readonly children: ReactNode }) => (
     <Box
-      position="absolute"
-      left={left}
-      top="4px"
+      w="max-content"
+      ml={left}
+      pt="4px"
       color="inkSoft"
       fontSize="12px"
       lineHeight="16px"

@@ -109,8 +109,8 @@ function Item({
           background: isChosen ? color('sheet') : isAlso ? color('sunk') : 'transparent',
           ...{ borderRightWidth: 1, borderLeftWidth: isChosen ? 2 : 0 },
           borderColor: color(isChosen ? 'fern' : 'line'),
-          // Outside the view there is nothing to push aside.
           paddingTop: 3,
+          // Outside the view there is nothing to push aside.
           paddingLeft: 5 + (seen > 12 ? before : 0),
           paddingRight: 5 + (seen > 12 ? behind : 0),
           ...{ fontSize: 12, lineHeight: '15px' },

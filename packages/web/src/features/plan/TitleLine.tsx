@@ -11,10 +11,10 @@ interface Holding {
 }
 
 /** Reaches the words that change all the time without what they stand in. */
-const Held = createContext<Holding>({ figure: '', tooLong: false, sentence: '' });
+const HoldingNow = createContext<Holding>({ figure: '', tooLong: false, sentence: '' });
 
 function HoldingWords() {
-  const { figure, tooLong, sentence } = useContext(Held);
+  const { figure, tooLong, sentence } = useContext(HoldingNow);
   return (
     <>
       <div style={{ fontSize: '18px', fontWeight: 700, color: color(tooLong ? 'brick' : 'ink') }}>
@@ -41,9 +41,9 @@ export function TitleLine({
 }) {
   const held = useMemo(() => ({ figure, tooLong, sentence }), [figure, tooLong, sentence]);
   return (
-    <Held value={held}>
+    <HoldingNow value={held}>
       <Line {...line} />
-    </Held>
+    </HoldingNow>
   );
 }
 
