@@ -226,11 +226,12 @@ test('a plan that is pulled beyond its time says so, and the strip stays under t
   const strip = page.getByRole('list', { name: 'Segments' });
   const length = page.getByRole('status', { name: 'Length' });
   await expect(length).not.toContainText('too long');
-  const end = strip.locator('[data-pull="end"]').nth(3);
+  // A breath is led as often as it is asked for; keys end where nobody sings them.
+  const end = strip.locator('[data-pull="end"]').nth(1);
   const from = (await end.boundingBox())!;
   await page.mouse.move(from.x + 5, from.y + 20);
   await page.mouse.down();
-  await page.mouse.move(from.x + 90, from.y + 20, { steps: 9 });
+  await page.mouse.move(from.x + 200, from.y + 20, { steps: 10 });
   await expect(length).toContainText('too long');
   expect((await end.boundingBox())!.y).toBe(from.y);
   await page.mouse.up();

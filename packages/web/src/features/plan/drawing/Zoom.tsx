@@ -68,7 +68,8 @@ export function Zoom({
           view: axis.view,
           at: axis.at(placeOf(x)),
         };
-        show(zoomed(began.view, 1 / scale, began.at, whole));
+        // That it is over is told a moment later: the view may have been changed since.
+        if (!last) show(zoomed(began.view, 1 / scale, began.at, whole));
         return began;
       },
       onWheel: ({ event, delta: [dx, dy], last }) => {
