@@ -125,7 +125,7 @@ async function row(
     const [first, quick] = await timed(() => greedy(problem));
     const [built, whole] = await timed(() => build(problem, { solver }));
     const [, plain] = await timed(() =>
-      solver(plainRows(problem), { start: undefined, timeLimit: plainLimit, gap: 0.999 }),
+      solver.solve(plainRows(problem), { start: undefined, timeLimit: plainLimit, gap: 0.999 }),
     );
     const plan = built.kind === 'plans' ? built.plans[0] : undefined;
     runs.push({

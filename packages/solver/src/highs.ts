@@ -1,4 +1,4 @@
-import type { Mip, Solved, SolveOptions, Solver } from '@wide-fern/core';
+import type { Mip, Relaxed, Solved, SolveOptions, Solver } from '@wide-fern/core';
 import loadHighs, { type Highs, type Model } from 'highs';
 
 /** Where the machine code of the solver lies, where it cannot find it by itself. */
@@ -41,17 +41,21 @@ const settings = {
   mip_heuristic_run_rins: false,
   mip_heuristic_run_rens: false,
   mip_heuristic_run_root_reduced_cost: false,
-  // Every branch is believed at once: trying them out first takes nearly all the time.
-  mip_pscost_minreliable: 0,
   mip_heuristic_effort: 0,
   mip_allow_restart: false,
-  mip_allow_cut_separation_at_nodes: false,
 } as const;
+/** Where few branches are allowed, each is believed at once; otherwise it is tried out a few times before. */
+const hurried = { mip_pscost_minreliable: 0, mip_allow_cut_separation_at_nodes: false } as const;
+const thorough = { mip_pscost_minreliable: 4 } as const;
 
 function solve(highs: Highs, model: Model, mip: Mip, options: SolveOptions): Solved {
-  const { start, timeLimit, gap, onProgress } = options;
+  const { start, timeLimit, mostBranches, gap, onProgress } = options;
   const { modelStatus, callbackType } = highs.constants;
-  model.options.set({ ...settings, time_limit: timeLimit, mip_rel_gap: 0, mip_abs_gap: gap });
+  model.options.set({
+    ...settings,
+    ...(mostBranches === undefined ? thorough : { ...hurried, mip_max_nodes: mostBranches }),
+    ...{ time_limit: timeLimit, mip_rel_gap: 0, mip_abs_gap: gap },
+  });
   if (start) model.setSolution({ colValue: Float64Array.from(start) });
   let bound = Infinity;
   model.run({
@@ -100,6 +104,44 @@ const withoutColumns = ({ rows }: Mip): Solved =>
     ? { kind: 'solution', value: 0, bound: 0, columns: [] }
     : { kind: 'impossible' };
 
+/** The relaxation, by the simplex method: its dual values say what each column would change. */
+function relax(highs: Highs, model: Model): Relaxed {
+  const { modelStatus } = highs.constants;
+  model.options.set({ output_flag: false, random_seed: 0 });
+  model.run();
+  const status = model.getModelStatus();
+  if (status === modelStatus.infeasible) return { kind: 'impossible' };
+  if (status !== modelStatus.optimal) return { kind: 'unknown' };
+  const { colValue, colDual } = model.getSolution();
+  return {
+    kind: 'relaxed',
+    bound: model.getObjectiveValue(),
+    columns: colValue,
+    perUnit: colDual,
+  };
+}
+
+/** A programme as the solver takes it. */
+function modelOf({ infinity, constants }: Highs, mip: Mip, isRelaxed: boolean) {
+  const { integer, continuous } = constants.variableType;
+  const bounded = (value: number) =>
+    value === Infinity ? infinity : value === -Infinity ? -infinity : value;
+  return {
+    numCols: mip.columns.length,
+    numRows: mip.rows.length,
+    sense: constants.objectiveSense.maximize,
+    colCost: mip.columns.map(({ cost }) => cost),
+    colLower: mip.columns.map(({ lower }) => bounded(lower)),
+    colUpper: mip.columns.map(({ upper }) => bounded(upper)),
+    rowLower: mip.rows.map(({ lower }) => bounded(lower)),
+    rowUpper: mip.rows.map(({ upper }) => bounded(upper)),
+    ...(isRelaxed
+      ? {}
+      : { integrality: mip.columns.map((column) => (column.integer ? integer : continuous)) }),
+    matrix: matrixOf(mip),
+  };
+}
+
 /**
  * A solver in this very thread, which waits while it works: for threads of their own. Its machine code is
  * loaded when it is first asked, or at once where that is said.
@@ -115,28 +157,18 @@ export function highsSolver({ wasm, loadsAtOnce = false }: HighsFiles = {}): Sol
     return mine;
   };
   if (loadsAtOnce) void load();
-  return async (mip, options) => {
-    if (mip.columns.length === 0) return withoutColumns(mip);
-    const highs = await load();
-    const { infinity } = highs;
-    const bounded = (value: number) =>
-      value === Infinity ? infinity : value === -Infinity ? -infinity : value;
-    return highs.withModel(
-      {
-        numCols: mip.columns.length,
-        numRows: mip.rows.length,
-        sense: highs.constants.objectiveSense.maximize,
-        colCost: mip.columns.map(({ cost }) => cost),
-        colLower: mip.columns.map(({ lower }) => bounded(lower)),
-        colUpper: mip.columns.map(({ upper }) => bounded(upper)),
-        rowLower: mip.rows.map(({ lower }) => bounded(lower)),
-        rowUpper: mip.rows.map(({ upper }) => bounded(upper)),
-        integrality: mip.columns.map(({ integer }) =>
-          integer ? highs.constants.variableType.integer : highs.constants.variableType.continuous,
-        ),
-        matrix: matrixOf(mip),
-      },
-      (model) => solve(highs, model, mip, options),
-    );
+  return {
+    async solve(mip, options) {
+      if (mip.columns.length === 0) return withoutColumns(mip);
+      const highs = await load();
+      return highs.withModel(modelOf(highs, mip, false), (model) =>
+        solve(highs, model, mip, options),
+      );
+    },
+    async relax(mip) {
+      if (mip.columns.length === 0) return { kind: 'unknown' };
+      const highs = await load();
+      return highs.withModel(modelOf(highs, mip, true), (model) => relax(highs, model));
+    },
   };
 }

@@ -1,6 +1,7 @@
 import {
   build,
   greedy,
+  provenBest,
   scoreOf,
   type Built,
   type Candidate,
@@ -75,12 +76,12 @@ const problem: fc.Arbitrary<PlannerProblem> = fc.integer({ min: 1, max: 12 }).ch
 );
 
 /** Every selection that breaks nothing, the best first. */
-function allThatHold(of: PlannerProblem): { points: number }[] {
+function allThatHold(of: PlannerProblem): { points: number; selection: string[] }[] {
   const ids = of.candidates.map(({ id }) => id);
   return Array.from({ length: 2 ** ids.length }, (_, mask) =>
     ids.filter((__, i) => (mask >> i) & 1),
   )
-    .map((selection) => scoreOf(of, selection))
+    .map((selection) => ({ ...scoreOf(of, selection), selection }))
     .filter(({ violations }) => violations.length === 0)
     .sort((a, b) => b.points - a.points);
 }
@@ -132,6 +133,51 @@ describe('the planner, against everything tried', () => {
       }),
       { numRuns: 50 * times },
     );
+  });
+
+  it('finds the best from whatever plan it begins, also where it searches a few first', async () => {
+    let improved = 0;
+    await fc.assert(
+      fc.asyncProperty(
+        problem,
+        fc.nat(),
+        fc.integer({ min: 1, max: 6 }),
+        async (of, which, nearest) => {
+          const all = allThatHold(of);
+          fc.pre(all.length > 0);
+          const byId = new Map(of.candidates.map((one) => [one.id, one]));
+          const { points, selection } = all[which % all.length]!;
+          let told = points;
+          const bounds: number[] = [];
+          const found = await provenBest(
+            of,
+            selection.map((id) => byId.get(id)!),
+            {
+              ...{ solver, nearest, earlier: [], timeLimit: 10 },
+              onBetter: (better) => {
+                const now = scoreOf(
+                  of,
+                  better.map(({ id }) => id),
+                );
+                expect(now.violations).toEqual([]);
+                expect(now.points).toBeGreaterThan(told);
+                told = now.points;
+              },
+              onBound: (bound) => bounds.push(bound),
+            },
+          );
+          if (found.kind !== 'plan') throw new Error(found.kind);
+          const ids = found.selection.map(({ id }) => id);
+          const best = all[0]!.points;
+          expect(scoreOf(of, ids)).toMatchObject({ points: best, violations: [] });
+          expect(Math.floor(found.bound + 1e-6)).toBe(best);
+          for (const bound of bounds) expect(bound).toBeGreaterThan(best - 1e-6);
+          if (points < best) improved += 1;
+        },
+      ),
+      { numRuns: 20 * times },
+    );
+    expect(improved).toBeGreaterThan(0);
   });
 
   it('names wishes that cannot be met together, of which any one left out makes the rest possible', async () => {

@@ -1,12 +1,11 @@
-import { breachesOf } from './breaches';
 import { conflictOf } from './conflict';
 import { cooled } from './cooling';
 import { greedy } from './greedy';
-import type { Solved, SolveProgress, Solver } from './mip';
+import type { Solver } from './mip';
 import { inOrder } from './order';
 import { ceilingOf, pointsOf } from './points';
 import type { BuiltPlan, Candidate, PlannerProblem } from './problem';
-import { programmeOf } from './programme';
+import { provenBest } from './proof';
 import type { Wish } from './rules';
 
 /** What is told while plans are built. */
@@ -39,8 +38,6 @@ export const usualTimeLimit = 10;
 const fewSteps = 12_000;
 /** So many changes are tried for each candidate before the search for the best begins. */
 const stepsEach = 150;
-/** Points are whole: what is better is better by one. */
-const gap = 0.999;
 
 /** A selection as a plan, with the most that any could have. */
 function planOf(
@@ -76,7 +73,6 @@ export async function build(
   const exerciseOf = new Map(problem.candidates.map(({ id, exercise }) => [id, exercise]));
   while (plans.length <= problem.alternatives) {
     const number = plans.length;
-    const programme = programmeOf(problem, { earlier });
     const tell = (found: readonly Candidate[] | undefined) => {
       if (found) onNews({ kind: 'plan', number, plan: planOf(problem, found, Infinity) });
     };
@@ -84,29 +80,18 @@ export async function build(
     tell(quick);
     const first = cooled(problem, quick, stepsEach * problem.candidates.length, earlier);
     tell(first);
-    let best = first ? pointsOf(problem, first).points : -Infinity;
-    const onProgress = ({ bound, columns }: SolveProgress) => {
-      if (columns) {
-        const found = programme.read(columns);
-        const { points } = pointsOf(problem, found);
-        if (points > best && breachesOf(problem, found).length === 0) {
-          best = points;
-          onNews({ kind: 'plan', number, plan: planOf(problem, found, bound) });
-        }
-      }
-      if (Number.isFinite(bound))
-        onNews({ kind: 'bound', number, bound: Math.floor(bound + 1e-6) });
-    };
-    const solved: Solved = await solver(programme.mip, {
-      start: first && programme.write(first),
-      ...{ timeLimit: number === 0 ? timeLimit : furtherLimit, gap, onProgress },
+    const solved = await provenBest(problem, first, {
+      ...{ solver, earlier, timeLimit: number === 0 ? timeLimit : furtherLimit },
+      onBetter: (found, bound) =>
+        onNews({ kind: 'plan', number, plan: planOf(problem, found, bound) }),
+      onBound: (bound) => onNews({ kind: 'bound', number, bound: Math.floor(bound + 1e-6) }),
     });
-    if (solved.kind !== 'solution') {
+    if (solved.kind !== 'plan') {
       if (number > 0) break;
       if (solved.kind === 'unknown') return first ? greedyOnly(problem, first) : solved;
       return { kind: 'conflict', conflict: await conflictOf(problem, solver) };
     }
-    const plan = planOf(problem, programme.read(solved.columns), solved.bound);
+    const plan = planOf(problem, solved.selection, solved.bound);
     plans.push(plan);
     onNews({ kind: 'plan', number, plan });
     earlier.push(new Set(plan.selection.map((id) => exerciseOf.get(id)!)));

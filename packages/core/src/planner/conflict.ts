@@ -38,7 +38,7 @@ export async function conflictOf(
 ): Promise<readonly Wish[]> {
   const isImpossible = async (without: ReadonlySet<Wish>): Promise<boolean> => {
     const { mip } = programmeOf(problem, { without, anyWillDo: true });
-    const solved = await solver(mip, { timeLimit: longest, gap: 0 });
+    const solved = await solver.solve(mip, { timeLimit: longest, gap: 0 });
     return solved.kind === 'impossible';
   };
   const all = wishesOf(problem);

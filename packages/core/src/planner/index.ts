@@ -2,7 +2,8 @@ export * from './problem';
 export { scoreOf, type PlanScore } from './score';
 export { greedy } from './greedy';
 export { build, usualTimeLimit, type Building, type BuildNews, type Built } from './build';
-export type { Mip, SolveOptions, SolveProgress, Solved, Solver } from './mip';
+export { provenBest } from './proof';
+export type { Mip, Relaxed, SolveOptions, SolveProgress, Solved, Solver } from './mip';
 export type { Wish } from './rules';
 export {
   approaches,

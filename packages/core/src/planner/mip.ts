@@ -25,6 +25,8 @@ export interface SolveOptions {
   readonly start?: readonly number[] | undefined;
   /** It stops after so many seconds with what it has. */
   readonly timeLimit: number;
+  /** And after so many branches, where it is said. */
+  readonly mostBranches?: number | undefined;
   /** It is content when no solution can be better by this much. */
   readonly gap: number;
   /** Told of every better solution, and of what is still possible. */
@@ -49,5 +51,21 @@ export type Solved =
   | { readonly kind: 'impossible' }
   | { readonly kind: 'unknown' };
 
+/** What a programme's relaxation answers, in which every column may be a fraction. */
+export type Relaxed =
+  | {
+      readonly kind: 'relaxed';
+      /** No solution has more. */
+      readonly bound: number;
+      readonly columns: ArrayLike<number>;
+      /** What each column beyond its bound would change for each unit, at least that much for the worse. */
+      readonly perUnit: ArrayLike<number>;
+    }
+  | { readonly kind: 'impossible' }
+  | { readonly kind: 'unknown' };
+
 /** The one interface to whatever solves mixed-integer programmes. */
-export type Solver = (mip: Mip, options: SolveOptions) => Promise<Solved>;
+export interface Solver {
+  readonly solve: (mip: Mip, options: SolveOptions) => Promise<Solved>;
+  readonly relax: (mip: Mip) => Promise<Relaxed>;
+}

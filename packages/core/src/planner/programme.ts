@@ -17,6 +17,9 @@ export interface Making {
 /** A problem as a mixed-integer programme, and the way between its columns and candidates. */
 export interface Programme {
   readonly mip: Mip;
+  /** What can be chosen, and the column of each. */
+  readonly usable: readonly Candidate[];
+  readonly chosen: readonly number[];
   /** The candidates chosen by a solution. */
   readonly read: (columns: ArrayLike<number>) => readonly Candidate[];
   /** A selection as a solution to begin from. */
@@ -86,6 +89,7 @@ export function programmeOf(problem: PlannerProblem, making: Making = {}): Progr
   const { columns, rows, usable, chosen, derived } = sheet;
   return {
     mip: { columns, rows },
+    ...{ usable, chosen },
     read: (values) => usable.filter((_, i) => (values[chosen[i]!] ?? 0) > 0.5),
     write: (selection) => {
       const ids = new Set(selection.map(({ id }) => id));
