@@ -146,7 +146,8 @@ describe('the planner, against everything tried', () => {
           const all = allThatHold(of);
           fc.pre(all.length > 0);
           const byId = new Map(of.candidates.map((one) => [one.id, one]));
-          const { points, selection } = all[which % all.length]!;
+          // The nearer it is to the best, the more is dropped.
+          const { points, selection } = all[which % Math.min(4, all.length)]!;
           let told = points;
           const bounds: number[] = [];
           const found = await provenBest(

@@ -114,9 +114,9 @@ const builtPlans: Readonly<Record<number, readonly DemoSegment[]>> = {
     { exercise: 'vowels-only', repetitions: 5, talk: 43, lowVoices: 'below' },
   ],
   3: [
-    { exercise: 'tongue-drawer', repetitions: 3, talk: 40 },
-    { exercise: 'open-doors', repetitions: 6, talk: 38 },
-    { exercise: 'own-easy-note', repetitions: 6, talk: 40 },
+    { exercise: 'late-stretch', repetitions: 3, talk: 38 },
+    { exercise: 'four-doors', repetitions: 5 },
+    { exercise: 'bread-hum', repetitions: 7, shape: 'up', talk: 38, lowVoices: 'below' },
     { exercise: 'pump-house', repetitions: 7, talk: 40, lowVoices: 'below' },
     { exercise: 'cellar-thirds', repetitions: 8, talk: 40, lowVoices: 'below' },
     { exercise: 'slow-fine-scale', repetitions: 7, talk: 40, lowVoices: 'below' },
