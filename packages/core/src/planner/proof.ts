@@ -9,7 +9,7 @@ import { programmeOf, type Programme } from './programme';
 interface Search {
   readonly solver: Solver;
   readonly earlier: readonly ReadonlySet<string>[];
-  /** It ends after about so many seconds with what it has. */
+  /** The search ends after so many seconds with what it has. */
   readonly timeLimit: number;
   /** How many candidates are searched first; a good many where it is not said. */
   readonly nearest?: number | undefined;
@@ -27,11 +27,14 @@ export type Found =
 const gap = 0.999;
 /** So many candidates that the relaxation likes best are searched first for a better plan, and so thoroughly. */
 const usualNearest = 150;
-const fewBranches = 300;
+const fewBranches = 200;
 /** They are worth searching by themselves where so many more are left. */
 const worthIt = 1.5;
-/** The share of the time that they take at most. */
-const shareOfTime = 0.2;
+/**
+ * The share of a search's time that they may take beside it: far more than they need, since what is cut off by
+ * the clock is not the same every time.
+ */
+const shareOfTime = 0.5;
 
 /**
  * The best plan, proven: what the relaxed programme rules out beside the plan that is known is dropped, a
@@ -70,9 +73,7 @@ export async function provenBest(
     if (isBest()) return proven();
     rest = left();
   }
-  return searched(rest, programmeOf(rest, { earlier }), best, search, {
-    timeLimit: timeLimit * (1 - shareOfTime),
-  });
+  return searched(rest, programmeOf(rest, { earlier }), best, search, { timeLimit });
 }
 
 /** What the solver finds, and everything better that it meets on its way. */
