@@ -341,7 +341,7 @@ describe('npm run compute', () => {
         candidate('a', 'release', 60, -3),
         candidate('b', 'range', 90, -4),
         candidate('c', 'range', 60, -5),
-        candidate('d', 'release', 50, -3),
+        candidate('d', 'release', 50, -4),
       ],
       ...{ pinned: [], excluded: [] },
     };
@@ -369,7 +369,7 @@ describe('npm run compute', () => {
       JSON.stringify({ problem, selection: ['a', 'd', 'c', 'b'] }),
       JSON.stringify({ problem, selection: ['nothing'] }),
     ]);
-    expect(scored.answers[0]).toMatchObject({ points: -3, violations: ['over'] });
+    expect(scored.answers[0]).toMatchObject({ points: -4, violations: ['over'] });
     expect(scored.answers[1]?.error).toBe('nothing is no candidate.');
   });
   it('tells load and how sure something is', () => {
