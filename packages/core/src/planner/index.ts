@@ -3,6 +3,8 @@ export { scoreOf, type PlanScore } from './score';
 export { greedy } from './greedy';
 export { build, usualTimeLimit, type Building, type BuildNews, type Built } from './build';
 export { provenBest } from './proof';
+export { fallsOf, narrowed, roundingError } from './narrow';
+export { programmeOf } from './programme';
 export type { Mip, Relaxed, SolveOptions, SolveProgress, Solved, Solver } from './mip';
 export type { Wish } from './rules';
 export {
