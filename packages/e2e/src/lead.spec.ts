@@ -121,6 +121,22 @@ test('without the network in the middle, reloaded, and back: nothing lost, nothi
   expect(events.map(({ n }) => n)).toEqual([0, 1, 2, 3, 4, 5]);
 });
 
+test('the stand begins also where who is here cannot be fetched', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const page = await person.context.newPage();
+  let missed = 0;
+  await page.route('**/WhoBefore*', (route) => {
+    missed += 1;
+    return route.abort();
+  });
+  await page.goto(`/evenings/${evening.id}/lead/warm-up`);
+  await expect.poll(() => missed).toBe(2);
+  await page.getByRole('button', { name: 'Begin' }).click();
+  await expect(heading(page)).toHaveText('Ready');
+});
+
 test('another screen follows whoever leads, and shows afterwards what happened', async ({
   browser,
 }) => {

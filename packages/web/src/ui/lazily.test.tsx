@@ -4,11 +4,14 @@ import { lazily } from './lazily';
 /** Something that is fetched, and fails so many times before it comes. */
 function fetchedAfter(failures: number) {
   let asked = 0;
-  const Shown = lazily(async () => {
-    asked += 1;
-    if (asked <= failures) throw new Error('The connection stumbled.');
-    return Promise.resolve({ default: () => <p>it is here</p> });
-  });
+  const Shown = lazily(
+    async () => {
+      asked += 1;
+      if (asked <= failures) throw new Error('The connection stumbled.');
+      return Promise.resolve({ default: () => <p>it is here</p> });
+    },
+    <p>its room</p>,
+  );
   render(
     <>
       <h1>the rest</h1>
@@ -21,7 +24,9 @@ function fetchedAfter(failures: number) {
 describe('what is fetched when it is wanted', () => {
   it('comes when it is here, asked for once', async () => {
     const asked = fetchedAfter(0);
+    expect(screen.getByText('its room')).toBeTruthy();
     expect(await screen.findByText('it is here')).toBeTruthy();
+    expect(screen.queryByText('its room')).toBeNull();
     expect(asked()).toBe(1);
   });
   it('is asked for once more where the first time failed', async () => {

@@ -1,4 +1,4 @@
-import { lazy, Suspense, type ComponentType } from 'react';
+import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
 
 const Nothing: ComponentType = () => null;
 
@@ -9,9 +9,13 @@ const pause = 300;
 const persistently = <T,>(fetched: () => Promise<T>): Promise<T> =>
   fetched().catch(() => new Promise<void>((done) => setTimeout(done, pause)).then(fetched));
 
-/** What is fetched when it is first wanted, and left out until then and where it cannot be fetched. */
+/**
+ * What is fetched when it is first wanted, and left out until then and where it cannot be fetched.
+ * @param room what keeps its place meanwhile
+ */
 export function lazily<P extends object>(
   fetched: () => Promise<{ readonly default: ComponentType<P> }>,
+  room: ReactNode = null,
 ): ComponentType<P> {
   const Fetched = lazy(() =>
     persistently(fetched).then(
@@ -21,7 +25,7 @@ export function lazily<P extends object>(
   ) as unknown as ComponentType<P>;
   return function Lazily(props: P) {
     return (
-      <Suspense fallback={null}>
+      <Suspense fallback={room}>
         <Fetched {...props} />
       </Suspense>
     );

@@ -14,7 +14,7 @@ import {
 import type { Evening, PlanDocument, PlanEdit } from '@wide-fern/contract';
 import { evaluate, itemTime } from '@wide-fern/plan';
 import { clockIn, dayInWords, leadingInWords, lengthInFigures } from '@wide-fern/words';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
@@ -27,8 +27,8 @@ import { usePageTitle } from '../../here/usePageTitle';
 import { Area } from './Area';
 import { Leading } from './Leading';
 
-/** Whoever does not wait for it can begin. */
-const WhoBefore = lazy(() => import('./who/WhoBefore'));
+/** Whoever does not wait for it can begin, also where it cannot be fetched. */
+const WhoBefore = lazily(() => import('./who/WhoBefore'), <Box h="68px" />);
 const Elsewhere = lazily(() => import('./Elsewhere'));
 
 /** Leading a warm-up: on the stand, dark, large, from the device. */
@@ -243,9 +243,7 @@ function Ready({
         ))}
       </Box>
       <Elsewhere place={place} onTakeOver={onTakeOver} />
-      <Suspense fallback={<Box h="68px" />}>
-        <WhoBefore {...{ place, document, edit }} />
-      </Suspense>
+      <WhoBefore {...{ place, document, edit }} />
       <Box maxW="480px">
         <Area isMain autoFocus onClick={onBegin}>
           Begin
