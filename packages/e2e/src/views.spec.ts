@@ -276,6 +276,35 @@ test('what is on its way, broken, or nowhere is said', async ({ browser }) => {
   });
 });
 
+test('a plan stands where what comes behind it cannot be fetched', async ({ browser }) => {
+  const person = await newPerson(browser);
+  const evening = await newEvening(person);
+  await storePlan(person, evening, ['coat-off', 'pulley']);
+  const page = await person.context.newPage();
+  const behind =
+    /\/assets\/(Over|Zoom|MomentMark|Dragging|SegmentEnds|PartSwitch|LookAt|Bench|Notices|SectionsChanged)-/;
+  const missed = new Set<string>();
+  await page.route(behind, (route) => {
+    missed.add(behind.exec(route.request().url())![1]!);
+    return route.abort();
+  });
+  await page.goto(`/evenings/${evening.id}/plan`);
+  await expect(page.getByRole('alert')).toContainText(
+    'What belongs to this segment could not be fetched. Load the page again',
+  );
+  await expect.poll(() => missed.size).toBeGreaterThan(6);
+  const strip = page.getByRole('list', { name: 'Segments' });
+  await expect(strip.getByRole('listitem')).toHaveCount(2);
+  // What is gone is left out, and the plan can be changed all the same.
+  await strip.getByRole('button', { name: /Pulley/ }).click();
+  await page.keyboard.press('o');
+  await expect(strip.getByRole('listitem')).toHaveCount(3);
+  await page.unroute(behind);
+  await page.reload();
+  await expect(strip.getByRole('listitem')).toHaveCount(3);
+  await expect(page.getByRole('alert')).toBeHidden();
+});
+
 test('each page names its tab, and the keyboard goes past the head', async ({ browser }) => {
   const person = await newPerson(browser);
   const page = await person.context.newPage();

@@ -1,13 +1,14 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lazy, Suspense, useRef, type ReactNode } from 'react';
+import { useRef, type ReactNode } from 'react';
 import { Link } from 'react-router';
+import { lazily } from '../ui/lazily';
 import { Mark } from '../ui/Mark';
 import { Name } from '../ui/words';
 import { useHere } from './session';
 import { usePageTitle } from './usePageTitle';
 
 /** Rarely said, so they come after the page. */
-const Notices = lazy(() => import('./Notices'));
+const Notices = lazily(() => import('./Notices'));
 
 /** The places of the application, as plain words in the head. */
 const places = [
@@ -153,9 +154,7 @@ export function Frame({
           </Box>
         </Flex>
       </Flex>
-      <Suspense fallback={null}>
-        <Notices place={place} />
-      </Suspense>
+      <Notices place={place} />
       <Box
         as="main"
         id={pageId}

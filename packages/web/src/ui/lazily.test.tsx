@@ -10,7 +10,7 @@ function fetchedAfter(failures: number) {
       if (asked <= failures) throw new Error('The connection stumbled.');
       return Promise.resolve({ default: () => <p>it is here</p> });
     },
-    <p>its room</p>,
+    { room: <p>its room</p> },
   );
   render(
     <>

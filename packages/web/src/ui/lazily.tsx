@@ -1,6 +1,7 @@
+import { Box } from '@chakra-ui/react';
 import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
 
-const Nothing: ComponentType = () => null;
+const Nothing = () => null;
 
 /** Before it is asked for once more, in milliseconds: a connection may have stumbled. */
 const pause = 300;
@@ -9,23 +10,52 @@ const pause = 300;
 const persistently = <T,>(fetched: () => Promise<T>): Promise<T> =>
   fetched().catch(() => new Promise<void>((done) => setTimeout(done, pause)).then(fetched));
 
+/** What is sure to be wanted: its fetching begins at once. Where that fails it is asked for again. */
+export const early = <T,>(fetched: () => Promise<T>): (() => Promise<T>) => {
+  fetched().catch(() => undefined);
+  return fetched;
+};
+
+/** In place of what was asked for and cannot be fetched; what is around it goes on. */
+export const missing = (what: string) =>
+  function Missing() {
+    return (
+      <Box role="alert" py="8px" fontSize="14px" color="inkSoft">
+        {what} could not be fetched. Load the page again when the connection is back.
+      </Box>
+    );
+  };
+
+/** A component, as far as it matters here: what it is given, and what it draws. */
+type Drawing<P> = (props: P) => ReactNode;
+type Given<D extends Drawing<never>> =
+  Parameters<D> extends [infer P extends object, ...unknown[]] ? P : object;
+
 /**
- * What is fetched when it is first wanted, and left out until then and where it cannot be fetched.
- * @param room what keeps its place meanwhile
+ * What is fetched when it is first wanted. It never takes along what is around it.
+ * @param room what keeps its place until it comes
+ * @param absent what stands in its place where it cannot be fetched: nothing, unless a person asked for it
  */
-export function lazily<P extends object>(
-  fetched: () => Promise<{ readonly default: ComponentType<P> }>,
-  room: ReactNode = null,
-): ComponentType<P> {
+export function lazily<D extends Drawing<never>>(
+  fetched: () => Promise<{ readonly default: D }>,
+  {
+    room: Room = null,
+    absent = Nothing,
+  }: {
+    readonly room?: ReactNode | Drawing<Given<D>>;
+    readonly absent?: Drawing<Given<D>>;
+  } = {},
+): ComponentType<Given<D>> {
+  type Props = Given<D>;
   const Fetched = lazy(() =>
     persistently(fetched).then(
-      (it) => it,
-      (): { default: ComponentType<P> } => ({ default: Nothing as ComponentType<P> }),
+      (it) => it as unknown as { default: ComponentType<Props> },
+      () => ({ default: absent as ComponentType<Props> }),
     ),
-  ) as unknown as ComponentType<P>;
-  return function Lazily(props: P) {
+  ) as unknown as ComponentType<Props>;
+  return function Lazily(props: Props) {
     return (
-      <Suspense fallback={room}>
+      <Suspense fallback={typeof Room === 'function' ? <Room {...props} /> : Room}>
         <Fetched {...props} />
       </Suspense>
     );

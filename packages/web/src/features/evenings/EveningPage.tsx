@@ -1,7 +1,7 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { useQuery } from '@tanstack/react-query';
 import type { Evening, PieceSummary } from '@wide-fern/contract';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useNavigate, useParams } from 'react-router';
 import {
   messageOf,
@@ -13,6 +13,7 @@ import {
 } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
+import { lazily } from '../../ui/lazily';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { letter, lettersOn, useShortcuts } from '../../ui/useShortcuts';
 import { Name, WordButton, WordLink } from '../../ui/words';
@@ -23,7 +24,7 @@ import { localOf } from './model/typed';
 import { useEveningSaving, type EveningSaving } from './model/useEveningSaving';
 
 /** What is rarely wanted comes when the rest is there. */
-const Again = lazy(() => import('./Again').then((it) => ({ default: it.Again })));
+const Again = lazily(() => import('./Again').then((it) => ({ default: it.Again })));
 
 /** Planning an evening: when, where, and its agenda. */
 export default function EveningPage() {
@@ -105,9 +106,7 @@ function EveningEditor({
           onChange={(next, label) => change({ ...draft, ...next }, label)}
         />
         <EveningDrawing evening={evening} pieces={pieces} saving={saving} />
-        <Suspense fallback={null}>
-          <Again evening={evening} draft={draft} onDone={refresh} />
-        </Suspense>
+        <Again evening={evening} draft={draft} onDone={refresh} />
         <CallOff evening={evening} onGone={saving.reset} />
       </Box>
     </Frame>

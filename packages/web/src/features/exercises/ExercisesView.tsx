@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { familyKey, wantedBy } from '@wide-fern/core';
 import { figured, formFor, notPossibleInWords, phaseWords } from '@wide-fern/words';
-import { lazy, Suspense, useDeferredValue, useMemo, useRef, useState } from 'react';
+import { useDeferredValue, useMemo, useRef, useState } from 'react';
 import { useHere } from '../../here/session';
+import { early, lazily, missing } from '../../ui/lazily';
 import { LongList } from '../../ui/LongList';
 import { usePageHeight, useWidth } from '../../ui/useSize';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
@@ -18,8 +19,11 @@ import type { ReadyExercises } from './model/useExercises';
 import { WriteAll } from './files/WriteAll';
 
 /** The panel comes right behind the list. */
-const panelCode = import('./panel/ExercisePanel');
-const ExercisePanel = lazy(() => panelCode.then((it) => ({ default: it.ExercisePanel })));
+const panelCode = early(() => import('./panel/ExercisePanel'));
+const ExercisePanel = lazily(() => panelCode().then((it) => ({ default: it.ExercisePanel })), {
+  room: <Box minH="280px" />,
+  absent: missing('This exercise'),
+});
 
 function keyOf(row: Row): string {
   switch (row.kind) {
@@ -157,7 +161,7 @@ export function ExercisesView({
           maxH={beside ? 'calc(100dvh - 48px)' : undefined}
           overflowY={beside ? 'auto' : undefined}
         >
-          <Suspense fallback={<Box minH="280px" />}>{panel}</Suspense>
+          {panel}{' '}
         </Box>
       )}
     </Flex>

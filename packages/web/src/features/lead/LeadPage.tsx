@@ -28,7 +28,7 @@ import { Area } from './Area';
 import { Leading } from './Leading';
 
 /** Whoever does not wait for it can begin, also where it cannot be fetched. */
-const WhoBefore = lazily(() => import('./who/WhoBefore'), <Box h="68px" />);
+const WhoBefore = lazily(() => import('./who/WhoBefore'), { room: <Box h="68px" /> });
 const Elsewhere = lazily(() => import('./Elsewhere'));
 
 /** Leading a warm-up: on the stand, dark, large, from the device. */

@@ -1,7 +1,8 @@
 import { Box } from '@chakra-ui/react';
 import type { KeptRun, PlanPlace } from '@wide-fern/client';
-import { lazy, Suspense, useEffect } from 'react';
+import { useEffect } from 'react';
 import { useHere } from '../../here/session';
+import { lazily } from '../../ui/lazily';
 import { Loading } from '../../ui/states';
 import { Area } from './Area';
 import { LedStand } from './LedStand';
@@ -10,7 +11,7 @@ import { useLead } from './useLead';
 
 const review = () => import('./Review');
 /** Not needed until the end, and there by then: it is fetched when the stand stands. */
-const Review = lazy(() => review().catch(() => ({ default: Over })));
+const Review = lazily(review, { room: <Loading what="what happened" />, absent: Over });
 const behind = 2000;
 
 /** The review could not be fetched: what happened is kept all the same. */
@@ -51,9 +52,7 @@ export function Leading({
     <LedStand
       {...{ place, lead }}
       over={({ plan, settled }) => (
-        <Suspense fallback={<Loading what="what happened" />}>
-          <Review {...{ place, lead, plan, onLeave }} state={settled} onUndo={lead.undo} />
-        </Suspense>
+        <Review {...{ place, lead, plan, onLeave }} state={settled} onUndo={lead.undo} />
       )}
     />
   );

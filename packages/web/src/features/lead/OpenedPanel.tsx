@@ -1,7 +1,6 @@
 import type { PlanPlace, RunLead } from '@wide-fern/client';
 import type { Managing, NoteWriting, RunState, Touch } from '@wide-fern/core';
 import type { EvaluatedPlan } from '@wide-fern/plan';
-import { lazy, Suspense } from 'react';
 import type { Controls } from './controls/useControls';
 import { HurtsTouch } from './HurtsTouch';
 import { OnTop } from './stand/OnTop';
@@ -21,7 +20,7 @@ const OnlyPain = ({ onPain }: { readonly onPain: () => void }) => (
 );
 const noticed = () => import('./Noticed');
 /** Where the rest cannot be fetched, that it hurts somebody can be said all the same. */
-const Noticed = lazy(() => noticed().catch(() => ({ default: OnlyPain })));
+const Noticed = lazily(noticed, { room: OnlyPain, absent: OnlyPain });
 /** Fetches what is sure to be wanted later, so that it is there without a connection. */
 export const fetchNoticed = (): void => void noticed().catch(() => undefined);
 /** Another device can only be told of where there is a connection. */
@@ -93,21 +92,19 @@ export function OpenedPanel({
         />
       )}
       {opened === 'noticed' && (
-        <Suspense fallback={<OnlyPain onPain={onPain} />}>
-          <Noticed
-            sections={plan.document.tonight.sections}
-            onNote={(act) => {
-              lead.note(act);
-              onClose();
-            }}
-            onManaged={(how) => {
-              managed(how);
-              onClose();
-            }}
-            rule={<RuleFields settings={settings} onChange={onSettings} />}
-            {...{ onPain, onClose }}
-          />
-        </Suspense>
+        <Noticed
+          sections={plan.document.tonight.sections}
+          onNote={(act) => {
+            lead.note(act);
+            onClose();
+          }}
+          onManaged={(how) => {
+            managed(how);
+            onClose();
+          }}
+          rule={<RuleFields settings={settings} onChange={onSettings} />}
+          {...{ onPain, onClose }}
+        />
       )}
       {!isRehearsed && <OtherDevice {...{ place, lead }} />}
       {!isRehearsed && (

@@ -4,21 +4,25 @@ import type { Evening } from '@wide-fern/contract';
 import type { Answering } from '@wide-fern/core';
 import { evaluate, itemTime } from '@wide-fern/plan';
 import { lengthInFigures } from '@wide-fern/words';
-import { lazy, Suspense, useEffect, useMemo, useRef, useState } from 'react';
+import { useEffect, useMemo, useRef, useState } from 'react';
 import { useParams } from 'react-router';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { darkMeanwhile } from '../../here/theme';
 import { usePageTitle } from '../../here/usePageTitle';
 import { usePlanEditor } from '../../here/usePlanEditor';
+import { early, lazily, missing } from '../../ui/lazily';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { WordChoice } from '../../ui/WordChoice';
 import { Name, WordLink } from '../../ui/words';
 import { Area } from './Area';
 
 /** It comes right behind the page. */
-const stand = import('./Rehearsal');
-const Rehearsal = lazy(() => stand);
+const stand = early(() => import('./Rehearsal'));
+const Rehearsal = lazily(stand, {
+  room: <Loading what="the stand" />,
+  absent: missing('The stand'),
+});
 
 const rates = [
   [0, 'sings everything right'],
@@ -63,11 +67,7 @@ function OfPlan({
   const plan = useMemo(() => evaluate(document, 0), [document]);
   const back = `/evenings/${place.evening}/plan/${place.item}`;
   if (begun) {
-    return (
-      <Suspense fallback={<Loading what="the stand" />}>
-        <Rehearsal {...{ place, ...begun }} onAnew={() => setBegun(undefined)} />
-      </Suspense>
-    );
+    return <Rehearsal {...{ place, ...begun }} onAnew={() => setBegun(undefined)} />;
   }
   if (document.segments.length === 0) {
     return (

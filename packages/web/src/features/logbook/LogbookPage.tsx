@@ -2,9 +2,10 @@ import { Box, Flex } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
 import { logSpans, type LogSpan } from '@wide-fern/core';
 import { logbookSentence } from '@wide-fern/words';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useSearchParams } from 'react-router';
 import { Frame } from '../../here/Frame';
+import { lazily, missing } from '../../ui/lazily';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { Name, WordButton, WordLink } from '../../ui/words';
 import { WordChoice } from '../../ui/WordChoice';
@@ -15,7 +16,10 @@ import type { Opened } from './shown';
 import { useLogbook, type LogbookData } from './useLogbook';
 
 /** Drawn only where it is asked for. */
-const Charts = lazy(() => import('./Charts'));
+const Charts = lazily(() => import('./Charts'), {
+  room: <Loading what="the charts" />,
+  absent: missing('The charts'),
+});
 
 const spanOptions = [
   ['week', 'eight weeks'],
@@ -88,11 +92,7 @@ function Read({
         </WordButton>
         <Downloads book={data.book} dayOf={data.dayOf} />
       </Flex>
-      {isDrawn && (
-        <Suspense fallback={<Loading what="the charts" />}>
-          <Charts view={view} span={span} />
-        </Suspense>
-      )}
+      {isDrawn && <Charts view={view} span={span} />}
     </Box>
   );
 }

@@ -3,12 +3,12 @@ import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { Clock } from '@wide-fern/words';
-import { lazy, Suspense, type ComponentProps, type RefObject } from 'react';
+import { type ComponentProps, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
 import type { BenchActions } from './bench/actions';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
-import { lazily } from '../../ui/lazily';
+import { early, lazily, missing } from '../../ui/lazily';
 import { Loading } from '../../ui/states';
 import { setLettersOn } from '../../ui/useShortcuts';
 import type { Opened, PlanDoing } from './model/usePlanActs';
@@ -18,41 +18,40 @@ import { Away } from './Away';
 const Learned = lazily(() => import('./bench/Learned'));
 const IntoOther = lazily(() => import('./bench/IntoOther'));
 /** The bench comes right behind the page: what is drawn to scale stands first. */
-const bench = import('./bench/Bench');
-const Bench = lazy(() => bench.then((it) => ({ default: it.Bench })));
-const NothingPlanned = lazy(() =>
+const bench = early(() => import('./bench/Bench'));
+const Bench = lazily(() => bench().then((it) => ({ default: it.Bench })), {
+  room: <Box minH="280px" />,
+  absent: missing('What belongs to this segment'),
+});
+const NothingPlanned = lazily(() =>
   import('./NothingPlanned').then((it) => ({ default: it.NothingPlanned })),
 );
-const ShortcutList = lazy(() =>
-  import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
+const ShortcutList = lazily(
+  () => import('./ShortcutList').then((it) => ({ default: it.ShortcutList })),
+  { room: <Loading what="the list of keys" />, absent: Away },
 );
 /** The shelf brings the catalogue along; it is fetched when it is first opened. */
-const Shelf = lazy(() => import('./Shelf').catch(() => ({ default: Away })));
+const Shelf = lazily(() => import('./Shelf'), { room: <Loading what="the shelf" />, absent: Away });
 
 /** What fits the plan to its time is fetched when it is asked for. */
-const FitToTime = lazy(() =>
-  import('./fit/FitToTime').then(
-    (it) => ({ default: it.FitToTime }),
-    () => ({ default: Away }),
-  ),
+const FitToTime = lazily(
+  () => import('./fit/FitToTime').then((it) => ({ default: it.FitToTime })),
+  { room: <Loading what="what loses least" />, absent: Away },
 );
 
-const Instead = lazy(() =>
-  import('./instead/Instead').then(
-    (it) => ({ default: it.Instead }),
-    () => ({ default: Away }),
-  ),
-);
-const WhatWasDone = lazy(() =>
-  import('./history/WhatWasDone').then((it) => ({ default: it.WhatWasDone })),
+const Instead = lazily(() => import('./instead/Instead').then((it) => ({ default: it.Instead })), {
+  room: <Loading what="what could stand there" />,
+  absent: Away,
+});
+const WhatWasDone = lazily(
+  () => import('./history/WhatWasDone').then((it) => ({ default: it.WhatWasDone })),
+  { room: <Loading what="what was done" />, absent: Away },
 );
 
-const AsTable = lazy(() =>
-  import('./drawing/AsTable').then(
-    (it) => ({ default: it.AsTable }),
-    () => ({ default: Away }),
-  ),
-);
+const AsTable = lazily(() => import('./drawing/AsTable').then((it) => ({ default: it.AsTable })), {
+  room: <Loading what="the table" />,
+  absent: Away,
+});
 
 /** What the bench can do: the acts on the chosen segment, and what opens beside it. */
 const benchActions = (
@@ -146,106 +145,82 @@ export function Below({
   return (
     <Box flex="1" bg="sheet" borderTopWidth={borderTopWidth} borderTopColor="fern">
       {open === 'keys' && (
-        <Suspense fallback={<Loading what="the list of keys" />}>
-          <ShortcutList
-            shortcuts={shortcuts}
-            letters={letters}
-            onLetters={(on) => {
-              setLettersOn(on);
-              setLetters(on);
-            }}
-            onClose={() => setOpen('bench')}
-          />
-        </Suspense>
+        <ShortcutList
+          shortcuts={shortcuts}
+          letters={letters}
+          onLetters={(on) => {
+            setLettersOn(on);
+            setLetters(on);
+          }}
+          onClose={() => setOpen('bench')}
+        />
       )}
       {open === 'shelf' && (
-        <Suspense fallback={<Loading what="the shelf" />}>
-          <Shelf
-            plan={plan}
-            chosen={evaluated?.segment}
-            wishes={evening.wishes}
-            forbids={evening.forbids}
-            writing={writing}
-            dropping={dropping}
-            onTake={take}
-            onClose={toBench}
-          />
-        </Suspense>
+        <Shelf
+          plan={plan}
+          chosen={evaluated?.segment}
+          wishes={evening.wishes}
+          forbids={evening.forbids}
+          writing={writing}
+          dropping={dropping}
+          onTake={take}
+          onClose={toBench}
+        />
       )}
       {open === 'fit' && (
-        <Suspense fallback={<Loading what="what loses least" />}>
-          <FitToTime
-            {...{ evening, item, store }}
-            onTake={store.getState().edit}
-            onClose={toBench}
-          />
-        </Suspense>
+        <FitToTime {...{ evening, item, store }} onTake={store.getState().edit} onClose={toBench} />
       )}
       {open === 'instead' && evaluated && (
-        <Suspense fallback={<Loading what="what could stand there" />}>
-          <Instead
-            {...{ evening, item }}
-            document={plan.document}
-            segment={evaluated.segment}
-            onTake={acts.putInstead}
-            onClose={toBench}
-          />
-        </Suspense>
+        <Instead
+          {...{ evening, item }}
+          document={plan.document}
+          segment={evaluated.segment}
+          onTake={acts.putInstead}
+          onClose={toBench}
+        />
       )}
-      {open === 'table' && (
-        <Suspense fallback={<Loading what="the table" />}>
-          <AsTable {...{ plan, start, clock, writing }} onClose={toBench} />
-        </Suspense>
-      )}
-      {open === 'done' && (
-        <Suspense fallback={<Loading what="what was done" />}>
-          <WhatWasDone {...{ store, evening, item }} onClose={toBench} />
-        </Suspense>
-      )}
+      {open === 'table' && <AsTable {...{ plan, start, clock, writing }} onClose={toBench} />}
+      {open === 'done' && <WhatWasDone {...{ store, evening, item }} onClose={toBench} />}
       {open === 'bench' &&
         (evaluated ? (
-          <Suspense fallback={<Box minH="280px" />}>
-            <Bench
-              key={evaluated.segment.id}
-              evaluated={evaluated}
-              plan={plan}
-              behind={behind}
-              forbids={evening.forbids}
-              writing={writing}
-              phraseSeconds={phraseSeconds}
-              mayEdit={mayEdit}
-              width={width}
-              hearing={hearing}
-              learned={
-                <Learned
-                  segment={evaluated.segment}
-                  tonight={plan.document.tonight}
-                  choose={mayEdit ? actions.choose : undefined}
-                />
-              }
-              elsewhere={
-                <ToOther
-                  {...{ acts, evening, item }}
-                  document={plan.document}
-                  chosen={chosenIds(evaluated, together)}
-                />
-              }
-              actions={benchActions(actions, setOpen)}
-              together={chosenTogether(together, store)}
-              proposal={acts.proposal}
-              onLeave={acts.leaveProposal}
-            />
-          </Suspense>
+          <Bench
+            key={evaluated.segment.id}
+            evaluated={evaluated}
+            plan={plan}
+            behind={behind}
+            forbids={evening.forbids}
+            writing={writing}
+            phraseSeconds={phraseSeconds}
+            mayEdit={mayEdit}
+            width={width}
+            hearing={hearing}
+            learned={
+              <Learned
+                segment={evaluated.segment}
+                tonight={plan.document.tonight}
+                choose={mayEdit ? actions.choose : undefined}
+              />
+            }
+            elsewhere={
+              <ToOther
+                {...{ acts, evening, item }}
+                document={plan.document}
+                chosen={chosenIds(evaluated, together)}
+              />
+            }
+            actions={benchActions(actions, setOpen)}
+            together={chosenTogether(together, store)}
+            proposal={acts.proposal}
+            onLeave={acts.leaveProposal}
+          />
         ) : (
-          <Suspense fallback={null}>
-            <NothingPlanned
-              mayEdit={mayEdit}
-              minutes={plan.allotted / 60}
-              onBuild={onBuild}
-              onShelf={() => setOpen('shelf')}
-              onKept={() => setOpen('done')}
-            />
-          </Suspense>
+          <NothingPlanned
+            mayEdit={mayEdit}
+            minutes={plan.allotted / 60}
+            onBuild={onBuild}
+            onShelf={() => setOpen('shelf')}
+            onKept={() => setOpen('done')}
+          />
         ))}
     </Box>
   );

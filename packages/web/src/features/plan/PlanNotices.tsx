@@ -3,16 +3,19 @@ import type { PlanStore } from '@wide-fern/client';
 import type { PlanEdit } from '@wide-fern/contract';
 import type { Tonight } from '@wide-fern/core';
 import type { Clock } from '@wide-fern/words';
-import { lazy, Suspense } from 'react';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
+import { lazily, missing } from '../../ui/lazily';
 import { usePulling } from '../../ui/pulling';
 import { Loading } from '../../ui/states';
 import { useHeld } from '../../ui/useHeld';
 
 // What is rarely seen is fetched when it is, or behind the page.
-const ClashPanel = lazy(() => import('./ClashPanel').then((it) => ({ default: it.ClashPanel })));
-const SectionsChanged = lazy(() =>
+const ClashPanel = lazily(() => import('./ClashPanel').then((it) => ({ default: it.ClashPanel })), {
+  room: <Loading what="both versions" />,
+  absent: missing('What differs'),
+});
+const SectionsChanged = lazily(() =>
   import('./SectionsChanged').then((it) => ({ default: it.SectionsChanged })),
 );
 
@@ -39,29 +42,25 @@ export function PlanNotices({
   return (
     <>
       {saving.kind === 'clash' && (
-        <Suspense fallback={<Loading what="both versions" />}>
-          <ClashPanel
-            mine={document}
-            theirs={saving.theirs}
-            allotted={allotted}
-            clock={clock}
-            ownName={account.name}
-            onSettle={store.getState().settle}
-          />
-        </Suspense>
+        <ClashPanel
+          mine={document}
+          theirs={saving.theirs}
+          allotted={allotted}
+          clock={clock}
+          ownName={account.name}
+          onSettle={store.getState().settle}
+        />
       )}
       {saving.kind === 'refused' && (
         <Box role="alert" px="24px" pb="8px" color="brick">
           Not saved: {saving.message} Your changes are kept on this device.
         </Box>
       )}
-      <Suspense fallback={null}>
-        <SectionsChanged
-          {...{ tonight, mayEdit, onTake }}
-          document={settled}
-          writing={choir.writing}
-        />
-      </Suspense>
+      <SectionsChanged
+        {...{ tonight, mayEdit, onTake }}
+        document={settled}
+        writing={choir.writing}
+      />
     </>
   );
 }

@@ -1,8 +1,9 @@
-import { lazy, Suspense, useEffect, useMemo, useState } from 'react';
+import { useEffect, useMemo, useState } from 'react';
 import { useNavigate, useParams, useSearchParams } from 'react-router';
 import { messageOf } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
+import { lazily } from '../../ui/lazily';
 import { Failed, Loading } from '../../ui/states';
 import { clockIn } from '@wide-fern/words';
 import { Away } from './Away';
@@ -11,11 +12,9 @@ import { SavedWords } from './SavedWords';
 import { usePlanEditor } from '../../here/usePlanEditor';
 
 /** Building brings the catalogue along; it is fetched when it is first asked for. */
-const BuildView = lazy(() =>
-  import('./build/BuildView').then(
-    (it) => ({ default: it.BuildView }),
-    () => ({ default: Away }),
-  ),
+const BuildView = lazily(
+  () => import('./build/BuildView').then((it) => ({ default: it.BuildView })),
+  { room: <Loading what="the building" />, absent: Away },
 );
 
 /** An evening's plan; without a word about which, its first warm-up. */
@@ -67,14 +66,12 @@ function OnePlan({ evening, item }: { readonly evening: string; readonly item: s
       }
     >
       {isBuilding && mayEdit ? (
-        <Suspense fallback={<Loading what="the building" />}>
-          <BuildView
-            evening={editor.evening}
-            item={item}
-            store={editor.store}
-            onClose={() => show(false)}
-          />
-        </Suspense>
+        <BuildView
+          evening={editor.evening}
+          item={item}
+          store={editor.store}
+          onClose={() => show(false)}
+        />
       ) : (
         <PlanView
           evening={editor.evening}

@@ -2,10 +2,8 @@ import { Box, Flex } from '@chakra-ui/react';
 import type { Evening, PlanEdit } from '@wide-fern/contract';
 import { leftInWords } from '@wide-fern/words';
 import {
-  lazy,
   memo,
   type ReactNode,
-  Suspense,
   useCallback,
   useDeferredValue,
   useEffect,
@@ -13,6 +11,7 @@ import {
   useRef,
   useState,
 } from 'react';
+import { lazily } from '../../ui/lazily';
 import { usePulling } from '../../ui/pulling';
 import { useRested } from '../../ui/useHeld';
 import { useStore } from 'zustand';
@@ -36,9 +35,11 @@ import { FreePlace, PlanTitle } from './PlanTitle';
 import { Woven } from './Woven';
 
 /** Only a narrow page shows one part at a time. */
-const PartSwitch = lazy(() => import('./PartSwitch').then((it) => ({ default: it.PartSwitch })));
+const PartSwitch = lazily(() => import('./PartSwitch').then((it) => ({ default: it.PartSwitch })), {
+  room: <Box minH="52px" />,
+});
 /** What should be looked at is fetched where there is anything. */
-const LookAt = lazy(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
+const LookAt = lazily(() => import('./LookAt').then((it) => ({ default: it.LookAt })));
 
 const onTonightNow = 'The plan rests on tonight’s sections now; undo brings the old keys back.';
 
@@ -171,26 +172,22 @@ export function PlanView({
         }
       />
       {narrow && (
-        <Suspense fallback={<Box minH="52px" />}>
-          <PartSwitch
-            sections={sections}
-            part={part}
-            onPart={setPart}
-            segment={evaluated ? `${place} of ${document.segments.length}` : ''}
-            onSegment={go}
-          />
-        </Suspense>
+        <PartSwitch
+          sections={sections}
+          part={part}
+          onPart={setPart}
+          segment={evaluated ? `${place} of ${document.segments.length}` : ''}
+          onSegment={go}
+        />
       )}
       <WhenThereIsTime drawn={isPulled ? below : undefined}>
         {looked && (
-          <Suspense fallback={null}>
-            <LookAt
-              {...{ ...looked, evening, writing, mayEdit }}
-              onShow={(id) => chooseSegment(id)}
-              onRemedy={(remedy) => edit(remedy.edit)}
-              onBring={acts.bring}
-            />
-          </Suspense>
+          <LookAt
+            {...{ ...looked, evening, writing, mayEdit }}
+            onShow={(id) => chooseSegment(id)}
+            onRemedy={(remedy) => edit(remedy.edit)}
+            onBring={acts.bring}
+          />
         )}
         <Below
           open={isShelf ? 'shelf' : open === 'shelf' ? undefined : open}

@@ -1,15 +1,18 @@
 import { Box } from '@chakra-ui/react';
 import type { NoteWriting, PlaceNeed } from '@wide-fern/core';
 import { isTooLong, notPossibleInWords } from '@wide-fern/words';
-import { lazy, memo, Suspense, type ReactNode, type RefObject } from 'react';
+import { memo, type ReactNode, type RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
+import { lazily } from '../../ui/lazily';
 import { color } from '../../ui/color';
 import { StripItem, type StripActs } from './StripItem';
 import type { TimeAxis } from '../../music/lanes/geometry';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 
 /** What is dragged comes right behind what is seen. */
-const Dragging = lazy(() => import('./drawing/Dragging').then((it) => ({ default: it.Dragging })));
+const Dragging = lazily(() =>
+  import('./drawing/Dragging').then((it) => ({ default: it.Dragging })),
+);
 
 /** Arrows lead from one segment to the next; to the first and the last by their own keys. */
 const places: Readonly<Record<string, number>> = {
@@ -114,11 +117,7 @@ export function SegmentStrip({
           })}
         </ol>
       </div>
-      {mayEdit && (
-        <Suspense fallback={null}>
-          <Dragging {...{ frame, plan, axis, dropping, onMove }} />
-        </Suspense>
-      )}
+      {mayEdit && <Dragging {...{ frame, plan, axis, dropping, onMove }} />}
       <div
         hidden={end > axis.right || end < axis.left}
         style={{

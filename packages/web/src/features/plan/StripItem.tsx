@@ -2,13 +2,16 @@ import { Box } from '@chakra-ui/react';
 import { hasKeys, type NoteWriting, type Section } from '@wide-fern/core';
 import type { Evaluated } from '@wide-fern/plan';
 import { keyPath, lengthInFigures, strideInWords, wordingFor } from '@wide-fern/words';
-import { lazy, memo, Suspense } from 'react';
+import { memo } from 'react';
+import { lazily } from '../../ui/lazily';
 import { Attention } from '../../ui/Attention';
 import { color } from '../../ui/color';
 import { Name } from '../../ui/words';
 
 /** What is pulled comes right behind what is seen. */
-const SegmentEnds = lazy(() => import('./SegmentEnds').then((it) => ({ default: it.SegmentEnds })));
+const SegmentEnds = lazily(() =>
+  import('./SegmentEnds').then((it) => ({ default: it.SegmentEnds })),
+);
 
 /** How much of a segment's words a width can hold. */
 type Room = 'all' | 'two lines' | 'number';
@@ -159,13 +162,11 @@ function Item({
         {pinned && <Pinned />}
       </button>
       {mayEdit && (
-        <Suspense fallback={null}>
-          <SegmentEnds
-            {...{ evaluated, width, isChosen }}
-            onResize={(repetitions) => acts.resize(segment.id, repetitions)}
-            onTalk={(seconds) => acts.talk(segment.id, seconds)}
-          />
-        </Suspense>
+        <SegmentEnds
+          {...{ evaluated, width, isChosen }}
+          onResize={(repetitions) => acts.resize(segment.id, repetitions)}
+          onTalk={(seconds) => acts.talk(segment.id, seconds)}
+        />
       )}
     </li>
   );

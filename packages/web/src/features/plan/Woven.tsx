@@ -1,16 +1,17 @@
-import { lazy, Suspense, useRef, useState, type ComponentProps, type RefObject } from 'react';
+import { useRef, useState, type ComponentProps, type RefObject } from 'react';
 import type { TimeView } from '../../music/lanes/geometry';
 import type { Looking } from './drawing/Zoom';
 import { Weave } from './drawing/Weave';
 import type { Behind } from './model/useBehind';
+import { lazily } from '../../ui/lazily';
 
 /** What is drawn over the weave comes right behind the page. */
-const Over = lazy(() => import('./drawing/Over'));
-const MomentMark = lazy(() =>
+const Over = lazily(() => import('./drawing/Over'));
+const MomentMark = lazily(() =>
   import('./drawing/MomentMark').then((it) => ({ default: it.MomentMark })),
 );
 
-const Zoom = lazy(() => import('./drawing/Zoom').then((it) => ({ default: it.Zoom })));
+const Zoom = lazily(() => import('./drawing/Zoom').then((it) => ({ default: it.Zoom })));
 
 /** Everything that happens when, with what is drawn over it and the moment that is pointed at. */
 export function Woven({
@@ -32,14 +33,10 @@ export function Woven({
   return (
     <div ref={frame} style={{ position: 'relative' }}>
       <Weave {...weave} moment={moment} onMoment={setMoment}>
-        <Suspense fallback={null}>
-          <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
-        </Suspense>
+        <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
       </Weave>
-      <Suspense fallback={null}>
-        <Zoom {...{ frame, looking, plan, axis, view, chosen, moment, onView }} />
-        <MomentMark {...{ plan, layout, start, clock, writing, moment }} onMoment={setMoment} />
-      </Suspense>
+      <Zoom {...{ frame, looking, plan, axis, view, chosen, moment, onView }} />
+      <MomentMark {...{ plan, layout, start, clock, writing, moment }} onMoment={setMoment} />
     </div>
   );
 }

@@ -1,12 +1,15 @@
 import { Box } from '@chakra-ui/react';
 import { scoreOfPart, type NoteWriting } from '@wide-fern/core';
 import type { Line, PracticeEntry } from '@wide-fern/words';
-import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
+import { lazily, missing } from '../../ui/lazily';
 import { Label, Name } from '../../ui/words';
 import { PracticeHearing } from './PracticeHearing';
 
 /** The engraver comes when there is something to engrave. */
-const ScoreStaff = lazy(() => import('../../music/notation/ScoreStaff'));
+const ScoreStaff = lazily(() => import('../../music/notation/ScoreStaff'), {
+  absent: missing('The notes'),
+});
 
 const Words = ({ line }: { readonly line: Line }) => (
   <Box mt="4px">
@@ -57,9 +60,7 @@ export function PracticeExercise({
       {score && listening && sung >= 0 && (
         <>
           <Box mt="8px" overflowX="auto">
-            <Suspense fallback={null}>
-              <ScoreStaff score={score} keyIndex={sings ? shown : sung} writing={writing} />
-            </Suspense>
+            <ScoreStaff score={score} keyIndex={sings ? shown : sung} writing={writing} />
           </Box>
           {!sings && (
             <Box>

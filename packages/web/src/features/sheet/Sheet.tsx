@@ -1,10 +1,10 @@
 import type { NoteWriting } from '@wide-fern/core';
 import type { Line, SheetEntry, SheetTable, SheetText } from '@wide-fern/words';
 import type { Paper } from '@wide-fern/interchange/pdf';
-import { lazy, Suspense } from 'react';
+import { lazily, missing } from '../../ui/lazily';
 
 /** The engraver comes when there is something to engrave. */
-const SheetNotes = lazy(() => import('./SheetNotes'));
+const SheetNotes = lazily(() => import('./SheetNotes'), { absent: missing('The notes') });
 
 /** A sheet as it is printed: black on white, on its paper. */
 export function Sheet({
@@ -61,9 +61,7 @@ function Entry({ entry, writing }: { readonly entry: SheetEntry; readonly writin
         <div className="sheet-notes">
           {entry.notes && (
             <div className={`sheet-${entry.notes.kind}`}>
-              <Suspense fallback={null}>
-                <SheetNotes notes={entry.notes} writing={writing} />
-              </Suspense>
+              <SheetNotes notes={entry.notes} writing={writing} />
             </div>
           )}
           {entry.table && <Keys table={entry.table} />}

@@ -1,16 +1,19 @@
 import { useQuery } from '@tanstack/react-query';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useParams } from 'react-router';
 import { messageOf, eveningQuery, planQuery } from '@wide-fern/client';
 import { itemTime } from '@wide-fern/plan';
 import type { SheetOf } from '@wide-fern/words';
 import { useHere } from '../../here/session';
+import { lazily, missing } from '../../ui/lazily';
 import { Empty, Failed, Loading } from '../../ui/states';
 import { WordLink } from '../../ui/words';
 import { Sheets } from './Sheets';
 
 /** Links for others come behind the sheet. */
-const Links = lazy(() => import('./Links').then((it) => ({ default: it.Links })));
+const Links = lazily(() => import('./Links').then((it) => ({ default: it.Links })), {
+  absent: missing('The links'),
+});
 
 /** The sheets of one warm-up: for whoever leads, for whoever plays, for those who sing. */
 export default function SheetPage() {
@@ -46,12 +49,10 @@ export default function SheetPage() {
   return (
     <Sheets of={of} back={back}>
       {mayEdit && (
-        <Suspense fallback={null}>
-          <Links
-            place={{ choir: choir.id, evening: id, item }}
-            sections={of.document.tonight.sections}
-          />
-        </Suspense>
+        <Links
+          place={{ choir: choir.id, evening: id, item }}
+          sections={of.document.tonight.sections}
+        />
       )}
     </Sheets>
   );

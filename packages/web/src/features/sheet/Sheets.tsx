@@ -1,7 +1,8 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Paper } from '@wide-fern/interchange/pdf';
 import { readerWords, readers, sheetFor, type Reader, type SheetOf } from '@wide-fern/words';
-import { lazy, Suspense, useMemo, useState, type ReactNode } from 'react';
+import { useMemo, useState, type ReactNode } from 'react';
+import { lazily, missing } from '../../ui/lazily';
 import { MainButton } from '../../ui/MainButton';
 import { SelectField } from '../../ui/SelectField';
 import { WordLink } from '../../ui/words';
@@ -9,7 +10,9 @@ import { Sheet } from './Sheet';
 import './sheet.css';
 
 /** What is handed on as a file comes behind the sheet. */
-const Files = lazy(() => import('./Files').then((it) => ({ default: it.Files })));
+const Files = lazily(() => import('./Files').then((it) => ({ default: it.Files })), {
+  absent: missing('What makes files'),
+});
 
 const paperKey = 'wide-fern:paper';
 
@@ -87,12 +90,10 @@ export function Sheets({
         <MainButton size="sm" onClick={() => window.print()}>
           Print
         </MainButton>
-        <Suspense fallback={null}>
-          <Files
-            {...{ of, sheet, paper }}
-            part={reader === 'sing' && part !== '' ? part : undefined}
-          />
-        </Suspense>
+        <Files
+          {...{ of, sheet, paper }}
+          part={reader === 'sing' && part !== '' ? part : undefined}
+        />
         {children}
       </Flex>
       <Sheet sheet={sheet} paper={paper} writing={writing} />

@@ -1,14 +1,17 @@
 import { Box } from '@chakra-ui/react';
 import { messageOf } from '@wide-fern/client';
-import { lazy, Suspense } from 'react';
 import { Frame } from '../../here/Frame';
 import { useHere } from '../../here/session';
+import { lazily, missing } from '../../ui/lazily';
 import { Failed, Loading } from '../../ui/states';
 import { useVoices } from './model/useVoices';
 import { VoicesView } from './VoicesView';
 
 /** For those who only read. */
-const SectionsOnly = lazy(() => import('./SectionsOnly'));
+const SectionsOnly = lazily(() => import('./SectionsOnly'), {
+  room: <Loading what="the sections" />,
+  absent: missing('The sections'),
+});
 
 /** Voices: what can this section sing tonight? */
 export default function VoicesPage() {
@@ -20,13 +23,7 @@ export default function VoicesPage() {
       {data.kind === 'failed' && <Failed message={messageOf(data.error)} onRetry={data.retry} />}
       {data.kind === 'ready' && (
         <Box flex="1">
-          {mayEdit ? (
-            <VoicesView data={data} />
-          ) : (
-            <Suspense fallback={<Loading what="the sections" />}>
-              <SectionsOnly voices={data.voices} />
-            </Suspense>
-          )}
+          {mayEdit ? <VoicesView data={data} /> : <SectionsOnly voices={data.voices} />}
         </Box>
       )}
     </Frame>

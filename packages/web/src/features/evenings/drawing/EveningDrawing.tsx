@@ -7,9 +7,9 @@ import {
   type PieceSummary,
 } from '@wide-fern/contract';
 import { clockInWords } from '@wide-fern/words';
-import { lazy, Suspense, useRef, useState } from 'react';
+import { useRef, useState } from 'react';
 import { useHere } from '../../../here/session';
-import { lazily } from '../../../ui/lazily';
+import { lazily, missing } from '../../../ui/lazily';
 import { useWidth } from '../../../ui/useSize';
 import { Label, WordButton } from '../../../ui/words';
 import { agendaMinutes, clockAfter, moved, usualItems, withItem, withNew } from '../model/typed';
@@ -19,10 +19,13 @@ import { eveningScale } from './scale';
 
 /** Beneath the clock, which does not wait for them. */
 const AdviceLines = lazily(() => import('./AdviceLines'));
-const AskedLanes = lazy(() => import('./AskedLanes').then((it) => ({ default: it.AskedLanes })));
+const AskedLanes = lazily(() => import('./AskedLanes').then((it) => ({ default: it.AskedLanes })));
 
 /** Right behind what is drawn. */
-const ItemPanel = lazy(() => import('./ItemPanel').then((it) => ({ default: it.ItemPanel })));
+const ItemPanel = lazily(() => import('./ItemPanel').then((it) => ({ default: it.ItemPanel })), {
+  room: <Box minH="120px" />,
+  absent: missing('This item'),
+});
 
 const shortWarmUp = 3;
 
@@ -85,15 +88,13 @@ export function EveningDrawing({
             onMove={move}
             onMinutes={(id, minutes) => set(withItem(agenda, id, { minutes }), `minutes ${id}`)}
           />
-          <Suspense fallback={null}>
-            <AskedLanes
-              evening={draft}
-              pieces={evening.pieces}
-              sections={evening.tonight.sections}
-              scale={scale}
-              writing={writing}
-            />
-          </Suspense>
+          <AskedLanes
+            evening={draft}
+            pieces={evening.pieces}
+            sections={evening.tonight.sections}
+            scale={scale}
+            writing={writing}
+          />
           {!isFull && (
             <AdviceLines
               evening={draft}
@@ -127,25 +128,23 @@ export function EveningDrawing({
       )}
       {chosen && (
         <Box borderTopWidth="2px" borderColor="fern" mt="12px" pt="12px">
-          <Suspense fallback={<Box minH="120px" />}>
-            <ItemPanel
-              item={chosen}
-              times={`${at(begins)} to ${at(begins + chosen.minutes)}`}
-              isFirst={place === 0}
-              isLast={place === agenda.length - 1}
-              pieces={pieces}
-              planLink={`/evenings/${evening.id}/plan/${chosen.id}`}
-              onChange={(next) =>
-                set(
-                  withItem(agenda, chosen.id, next),
-                  `${Object.keys(next).sort().join()} ${chosen.id}`,
-                )
-              }
-              onMove={(by) => move(place, place + by)}
-              onRemove={takeOut}
-              onWarmUpBefore={isFull ? undefined : () => add('warm-up', place, shortWarmUp)}
-            />
-          </Suspense>
+          <ItemPanel
+            item={chosen}
+            times={`${at(begins)} to ${at(begins + chosen.minutes)}`}
+            isFirst={place === 0}
+            isLast={place === agenda.length - 1}
+            pieces={pieces}
+            planLink={`/evenings/${evening.id}/plan/${chosen.id}`}
+            onChange={(next) =>
+              set(
+                withItem(agenda, chosen.id, next),
+                `${Object.keys(next).sort().join()} ${chosen.id}`,
+              )
+            }
+            onMove={(by) => move(place, place + by)}
+            onRemove={takeOut}
+            onWarmUpBefore={isFull ? undefined : () => add('warm-up', place, shortWarmUp)}
+          />
         </Box>
       )}
     </Box>

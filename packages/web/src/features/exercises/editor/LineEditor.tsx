@@ -1,13 +1,17 @@
 import { Box, Flex } from '@chakra-ui/react';
-import { lazy, Suspense, useRef, type KeyboardEvent } from 'react';
+import { useRef, type KeyboardEvent } from 'react';
 import { useHere } from '../../../here/session';
+import { lazily, missing } from '../../../ui/lazily';
 import { Label } from '../../../ui/words';
 import { LineActs } from './LineActs';
 import { LineText } from './LineText';
 import { actOfKey, choiceOfKey, chosenInWords } from './model/lineActs';
 import { useLine, type TypedLine } from './model/useLine';
 
-const ScoreStaff = lazy(() => import('../../../music/notation/ScoreStaff'));
+const ScoreStaff = lazily(() => import('../../../music/notation/ScoreStaff'), {
+  room: <Box h="128px" />,
+  absent: missing('The notes'),
+});
 
 /** A line as it is typed and as it stands on the staff, always in step; each can be changed. */
 export function LineEditor({
@@ -54,14 +58,12 @@ export function LineEditor({
           borderBottomWidth="1px"
         >
           {line.score && (
-            <Suspense fallback={<Box h="128px" />}>
-              <ScoreStaff
-                score={line.score}
-                writing={choir.writing}
-                selected={at}
-                onPoint={problem ? () => undefined : line.point}
-              />
-            </Suspense>
+            <ScoreStaff
+              score={line.score}
+              writing={choir.writing}
+              selected={at}
+              onPoint={problem ? () => undefined : line.point}
+            />
           )}
         </Box>
         <Box role="status" fontSize="13px" mt="2px">

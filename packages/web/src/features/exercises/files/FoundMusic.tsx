@@ -1,16 +1,20 @@
 import { Box } from '@chakra-ui/react';
 import { plainScore, tonicName } from '@wide-fern/core';
 import type { ReadFile } from '@wide-fern/interchange';
-import { lazy, Suspense, useMemo } from 'react';
+import { useMemo } from 'react';
 import { useNavigate } from 'react-router';
 import { useHere } from '../../../here/session';
+import { lazily, missing } from '../../../ui/lazily';
 import { MainButton } from '../../../ui/MainButton';
 import { Label, Name } from '../../../ui/words';
 import { draftOfMusic } from '../editor/model/draft';
 import { keepDraft } from '../editor/model/kept';
 import { NotKeptList } from './NotKeptList';
 
-const ScoreStaff = lazy(() => import('../../../music/notation/ScoreStaff'));
+const ScoreStaff = lazily(() => import('../../../music/notation/ScoreStaff'), {
+  room: <Box h="128px" />,
+  absent: missing('The notes'),
+});
 
 /** Music from a file: its notes, what is lost, and on to making an exercise of it. */
 export function FoundMusic({
@@ -47,11 +51,7 @@ export function FoundMusic({
         in {key} {music.mode === 'chromatic' ? '' : music.mode}
         {tempo === undefined ? '; no tempo in the file, 84 is taken' : `, ${tempo} a minute`}
       </Label>
-      {score && (
-        <Suspense fallback={<Box h="128px" />}>
-          <ScoreStaff score={score} writing={choir.writing} />
-        </Suspense>
-      )}
+      {score && <ScoreStaff score={score} writing={choir.writing} />}
       <NotKeptList notKept={notKept} />
       <MainButton size="sm" mt="14px" onClick={make}>
         Make an exercise of it

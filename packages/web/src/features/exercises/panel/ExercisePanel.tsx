@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import { computeSegment, hasKeys, onOwnPitch, type MidiNote, type PartName } from '@wide-fern/core';
 import { partName, sungWords, breathInWords, doneLines, ownPitchInWords } from '@wide-fern/words';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
+import { lazily, missing } from '../../../ui/lazily';
 import { Label, Name, WordLink } from '../../../ui/words';
 import type { Listed } from '../model/listed';
 import type { ReadyExercises } from '../model/useExercises';
@@ -13,10 +14,12 @@ import { NoteField } from './NoteField';
 import { Versions } from './Versions';
 import { WordsOf } from './WordsOf';
 
-const Notation = lazy(() => import('./Notation'));
-
 /** What notes on one staff and the words around them take: what lies below stays where it is when they come. */
 const oneStaff = '189px';
+const Notation = lazily(() => import('./Notation'), {
+  room: <Box h={oneStaff} />,
+  absent: missing('The notes'),
+});
 
 /** One exercise: what it is for, its notes in any key, how it sounds, who can sing it, what to mind. */
 export function ExercisePanel({
@@ -69,9 +72,7 @@ export function ExercisePanel({
       <Acts listed={listed} />
       {hasKeys(music) && (
         <>
-          <Suspense fallback={<Box h={oneStaff} />}>
-            <Notation exercise={exercise} computed={computed} sections={sections} parts={parts} />
-          </Suspense>
+          <Notation exercise={exercise} computed={computed} sections={sections} parts={parts} />
           {sungWords(music, exercise.passes) && (
             <Label mb="8px">Sung {sungWords(music, exercise.passes)}</Label>
           )}

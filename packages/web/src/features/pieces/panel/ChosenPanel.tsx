@@ -1,8 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
 import type { Piece } from '@wide-fern/contract';
 import { troubledPart, type Section, type PieceAnalysis } from '@wide-fern/core';
-import { lazy, Suspense, useMemo, useState } from 'react';
+import { useMemo, useState } from 'react';
 import { useHere } from '../../../here/session';
+import { lazily, missing } from '../../../ui/lazily';
 import { Label, WordButton } from '../../../ui/words';
 import type { ChosenBars } from '../model/bars';
 import type { Asks } from '../../../here/score/messages';
@@ -14,7 +15,10 @@ import { HearPiece } from './HearPiece';
 import { MakeExercise } from './MakeExercise';
 import { MarkBars } from './MarkBars';
 
-const ScoreStaff = lazy(() => import('../../../music/notation/ScoreStaff'));
+const ScoreStaff = lazily(() => import('../../../music/notation/ScoreStaff'), {
+  room: <Label>Fetching the notation …</Label>,
+  absent: missing('The notation'),
+});
 
 /** More bars than this are not engraved at once. */
 const mostEngraved = 16;
@@ -98,11 +102,7 @@ export function ChosenPanel({
         />
         {chosen && places ? (
           <Box bg="sheet" borderWidth="1px" p="8px" mt="8px" minH="180px">
-            {score && (
-              <Suspense fallback={<Label>Fetching the notation …</Label>}>
-                <ScoreStaff score={score} writing={choir.writing} closed={numbers} />
-              </Suspense>
-            )}
+            {score && <ScoreStaff score={score} writing={choir.writing} closed={numbers} />}
             {places[1] - places[0] + 1 > mostEngraved && (
               <Label>The first {mostEngraved} of the chosen bars are shown.</Label>
             )}

@@ -3,13 +3,17 @@ import { useQuery } from '@tanstack/react-query';
 import { messageOf, planVersionsQuery, type PlanPlace, type PlanStore } from '@wide-fern/client';
 import type { Evening, PlanVersion } from '@wide-fern/contract';
 import { editInWords, momentInWords } from '@wide-fern/words';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { useHere } from '../../../here/session';
+import { lazily, missing } from '../../../ui/lazily';
 import { Loading } from '../../../ui/states';
 import { Label, WordButton } from '../../../ui/words';
 
 /** What is compared comes when it is looked at. */
-const Compared = lazy(() => import('./Compared').then((it) => ({ default: it.Compared })));
+const Compared = lazily(() => import('./Compared').then((it) => ({ default: it.Compared })), {
+  room: <Loading what="both plans" />,
+  absent: missing('Both plans'),
+});
 
 /** More of what was done at once is counted, not listed. */
 const mostFacts = 3;
@@ -51,9 +55,7 @@ export function Versions({
             onLook={() => setLooked(looked === one.version ? undefined : one.version)}
           />
           {looked === one.version && (
-            <Suspense fallback={<Loading what="both plans" />}>
-              <Compared {...{ store, place, evening }} version={one.version} />
-            </Suspense>
+            <Compared {...{ store, place, evening }} version={one.version} />
           )}
         </Box>
       ))}

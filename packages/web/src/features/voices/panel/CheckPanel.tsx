@@ -7,9 +7,10 @@ import {
   type SingerState,
 } from '@wide-fern/core';
 import { rangeInWords } from '@wide-fern/words';
-import { lazy, Suspense, useRef } from 'react';
+import { useRef } from 'react';
 import type { ChoirPart, Singer } from '@wide-fern/contract';
 import { useHere } from '../../../here/session';
+import { lazily } from '../../../ui/lazily';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { letter, lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import { useWidth } from '../../../ui/useSize';
@@ -22,7 +23,7 @@ import { Listen } from './Listen';
 import { PanelHead } from './PanelHead';
 
 /** Engraving comes along when a check is opened. */
-const NoteStaff = lazy(() => import('../../../music/notation/NoteStaff'));
+const NoteStaff = lazily(() => import('../../../music/notation/NoteStaff'));
 
 const wayWords: Readonly<Record<CheckWay, string>> = {
   up: 'going up',
@@ -89,9 +90,7 @@ export function CheckPanel({
             <Name fontSize="56px" lineHeight="1" role="status" aria-live="polite">
               {noteName(now.note, writing)}
             </Name>
-            <Suspense fallback={null}>
-              <NoteStaff notes={onStaff} clef={clefOf(part)} writing={writing} />
-            </Suspense>
+            <NoteStaff notes={onStaff} clef={clefOf(part)} writing={writing} />
           </Flex>
         </>
       )}

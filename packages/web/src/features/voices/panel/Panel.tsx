@@ -1,4 +1,4 @@
-import { lazy, Suspense } from 'react';
+import { lazily, missing } from '../../../ui/lazily';
 import { Label } from '../../../ui/words';
 import type { PanelKind, PanelProps } from './props';
 import { SectionPanel } from './SectionPanel';
@@ -6,14 +6,17 @@ import { SingerPanel } from './SingerPanel';
 import { TonightPanel } from './TonightPanel';
 
 /** Forms, checks and their sound come along when they are opened. */
-const CheckPanel = lazy(() =>
-  import('./CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
+const CheckPanel = lazily(
+  () => import('./CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
+  { room: <Label>Opening …</Label>, absent: missing('This') },
 );
-const EditPanel = lazy(() =>
-  import('./EditPanel').then(({ EditPanel: one }) => ({ default: one })),
+const EditPanel = lazily(
+  () => import('./EditPanel').then(({ EditPanel: one }) => ({ default: one })),
+  { room: <Label>Opening …</Label>, absent: missing('This') },
 );
-const SectionCheckPanel = lazy(() =>
-  import('./SectionCheckPanel').then(({ SectionCheckPanel: one }) => ({ default: one })),
+const SectionCheckPanel = lazily(
+  () => import('./SectionCheckPanel').then(({ SectionCheckPanel: one }) => ({ default: one })),
+  { room: <Label>Opening …</Label>, absent: missing('This') },
 );
 
 /** The opened thing, beside the picture and never over it. */
@@ -24,11 +27,7 @@ export function Panel(
     readonly onLook: (percent: number | null) => void;
   },
 ) {
-  return (
-    <Suspense fallback={<Label>Opening …</Label>}>
-      <Opened {...props} />
-    </Suspense>
-  );
+  return <Opened {...props} />;
 }
 
 function Opened({ kind, looked, onLook, ...props }: Parameters<typeof Panel>[0]) {

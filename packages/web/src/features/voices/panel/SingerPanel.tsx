@@ -3,9 +3,10 @@ import { useMutation, useQuery } from '@tanstack/react-query';
 
 import { listInWords, partFitInWords } from '@wide-fern/words';
 import { noteName, possibleParts } from '@wide-fern/core';
-import { lazy, Suspense, useState } from 'react';
+import { useState } from 'react';
 import { messageOf, checksQuery, queryClient, call, choirQuery } from '@wide-fern/client';
 import { useHere } from '../../../here/session';
+import { lazily, missing } from '../../../ui/lazily';
 import { hueOf } from '../../../ui/color';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
@@ -16,7 +17,10 @@ import type { PanelProps } from './props';
 import { PanelHead } from './PanelHead';
 
 /** Charts come along when a singer's checks are looked at. */
-const CheckHistory = lazy(() => import('./CheckHistory'));
+const CheckHistory = lazily(() => import('./CheckHistory'), {
+  room: <Label>Drawing the checks …</Label>,
+  absent: missing('What was checked'),
+});
 
 const capital = (text: string): string => text.charAt(0).toUpperCase() + text.slice(1);
 
@@ -82,15 +86,13 @@ export function SingerPanel({
       )}
       {checks.data?.length === 0 && <Label>No check was kept yet.</Label>}
       {checks.data && checks.data.length > 0 && (
-        <Suspense fallback={<Label>Drawing the checks …</Label>}>
-          <CheckHistory
-            checks={checks.data}
-            tonight={row.range}
-            hue={hue}
-            writing={choir.writing}
-            onDrop={(check) => void dropCheck(choir.id, singer.id, check)}
-          />
-        </Suspense>
+        <CheckHistory
+          checks={checks.data}
+          tonight={row.range}
+          hue={hue}
+          writing={choir.writing}
+          onDrop={(check) => void dropCheck(choir.id, singer.id, check)}
+        />
       )}
       {possible.length > 0 && (
         <Box mt="16px">

@@ -1,5 +1,6 @@
 import { Box, Flex, Input } from '@chakra-ui/react';
-import { lazy, Suspense, useDeferredValue, useMemo, useState } from 'react';
+import { useDeferredValue, useMemo, useState } from 'react';
+import { lazily, missing } from '../../../ui/lazily';
 import { LongList } from '../../../ui/LongList';
 import { MainButton, QuietButton } from '../../../ui/MainButton';
 import { saveFile } from '../../../ui/saveFile';
@@ -10,8 +11,9 @@ import { SingerRow } from './SingerRow';
 import { WithRoster, type RosterData } from './WithRoster';
 
 /** A check and its sound come along when it is opened. */
-const CheckPanel = lazy(() =>
-  import('../panel/CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
+const CheckPanel = lazily(
+  () => import('../panel/CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
+  { room: <Label>Opening …</Label>, absent: missing('The check') },
 );
 
 /** The whole roster: everyone who sings, by name, also those on leave. */
@@ -128,15 +130,13 @@ function Roster({ singers, parts }: RosterData) {
       {opened !== undefined && (opened === 'new' || open) && (
         <Box w={{ base: '100%', lg: '320px' }} borderLeftWidth={{ lg: '1px' }} pl={{ lg: '24px' }}>
           {isChecking && (
-            <Suspense fallback={<Label>Opening …</Label>}>
-              <CheckPanel
-                key={opened}
-                singer={open}
-                states={open.states}
-                parts={parts}
-                onDone={() => setChecks(false)}
-              />
-            </Suspense>
+            <CheckPanel
+              key={opened}
+              singer={open}
+              states={open.states}
+              parts={parts}
+              onDone={() => setChecks(false)}
+            />
           )}
           {/* What was typed stays while the range is checked. */}
           <Box hidden={isChecking}>
