@@ -68,6 +68,17 @@ export default tseslint.config(
     rules: { 'react-hooks/rules-of-hooks': 'error', 'react-hooks/exhaustive-deps': 'error' },
   },
   {
+    // What cannot be fetched must not take along what is around it.
+    files: ['packages/web/**/*.tsx'],
+    ignores: ['packages/web/src/ui/lazily.tsx'],
+    rules: {
+      'no-restricted-imports': [
+        'error',
+        { name: 'react', importNames: ['lazy'], message: 'Use lazily of ui/lazily.' },
+      ],
+    },
+  },
+  {
     files: ['packages/e2e/**/*.ts'],
     rules: { 'no-console': 'off' },
   },
