@@ -1,36 +1,40 @@
-import { lazily, missing } from '../../../ui/lazily';
+import { early, lazily, missing } from '../../../ui/lazily';
 import { Label } from '../../../ui/words';
 import type { PanelKind, PanelProps } from './props';
 import { SectionPanel } from './SectionPanel';
-import { SingerPanel } from './SingerPanel';
 import { TonightPanel } from './TonightPanel';
 
+const opening = { room: <Label>Opening …</Label>, absent: missing('This') };
+/** Comes right behind the page: a singer is what is chosen first. */
+const SingerPanel = lazily(
+  early(() => import('./SingerPanel').then(({ SingerPanel: one }) => ({ default: one }))),
+  opening,
+);
 /** Forms, checks and their sound come along when they are opened. */
 const CheckPanel = lazily(
   () => import('./CheckPanel').then(({ CheckPanel: one }) => ({ default: one })),
-  { room: <Label>Opening …</Label>, absent: missing('This') },
+  opening,
 );
 const EditPanel = lazily(
   () => import('./EditPanel').then(({ EditPanel: one }) => ({ default: one })),
-  { room: <Label>Opening …</Label>, absent: missing('This') },
+  opening,
 );
 const SectionCheckPanel = lazily(
   () => import('./SectionCheckPanel').then(({ SectionCheckPanel: one }) => ({ default: one })),
-  { room: <Label>Opening …</Label>, absent: missing('This') },
+  opening,
 );
 
 /** The opened thing, beside the picture and never over it. */
-export function Panel(
-  props: PanelProps & {
-    readonly kind: PanelKind;
-    readonly looked: number | null;
-    readonly onLook: (percent: number | null) => void;
-  },
-) {
-  return <Opened {...props} />;
-}
-
-function Opened({ kind, looked, onLook, ...props }: Parameters<typeof Panel>[0]) {
+export function Panel({
+  kind,
+  looked,
+  onLook,
+  ...props
+}: PanelProps & {
+  readonly kind: PanelKind;
+  readonly looked: number | null;
+  readonly onLook: (percent: number | null) => void;
+}) {
   const { row } = props;
   if (kind === 'tonight') return <TonightPanel {...props} />;
   if (kind === 'section-check') return <SectionCheckPanel key={props.section.part.id} {...props} />;
