@@ -10,6 +10,7 @@ import {
   type Built,
   type Candidate,
   type PlannerProblem,
+  type Solver,
 } from '@wide-fern/core';
 import fc from 'fast-check';
 import { highsSolver } from './highs';
@@ -267,6 +268,39 @@ describe('the planner, against everything tried', () => {
     };
     const built = await build(of, { solver });
     expect(built).toMatchObject({ kind: 'plans', plans: [{ points: 2, bound: 2 }] });
+  });
+
+  it('finds a plan where trying finds none and the time is too short to find the best', async () => {
+    // The time has to be filled to the second.
+    const all = Array.from({ length: 18 }, (_, i): Candidate => {
+      const seconds = 1000 + (((i + 1) * (i + 3) * 104_729) % 9973);
+      return {
+        ...{ id: `c${i}`, exercise: `e${i}`, phase: 'range', seconds, points: 1, strong: false },
+        ...{ serves: {}, high: null, low: null, top: null },
+      };
+    });
+    const seconds = all
+      .filter((_, i) => i % 3 === 1 || i % 7 === 2)
+      .reduce((sum, one) => sum + one.seconds, 0);
+    const of: PlannerProblem = {
+      ...{ seconds, slack: 0, reached: null, strongAfter: [], wishes: {}, needs: {} },
+      ...{ pinned: [], included: [], excluded: [], alternatives: 0, candidates: all },
+      phases: [{ id: 'range', required: true, least: 0, most: seconds, strong: 1 }],
+    };
+    expect(greedy(of)).toBeUndefined();
+    const outOfTime: Solver = {
+      solve: (mip, options) =>
+        mip.columns.some(({ cost }) => cost !== 0)
+          ? Promise.resolve({ kind: 'unknown' })
+          : solver.solve(mip, options),
+      relax: () => Promise.resolve({ kind: 'unknown' }),
+    };
+    const built = await build(of, { solver: outOfTime });
+    if (built.kind !== 'plans') throw new Error(built.kind);
+    const { selection, points, bound } = built.plans[0]!;
+    expect(scoreOf(of, selection).violations).toEqual([]);
+    expect(points).toBe(selection.length);
+    expect(bound).toBe(18);
   });
 
   it('is never worse than the greedy plan, which breaks nothing', async () => {

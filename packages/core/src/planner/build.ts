@@ -5,7 +5,7 @@ import type { Solver } from './mip';
 import { inOrder } from './order';
 import { ceilingOf, pointsOf } from './points';
 import type { BuiltPlan, Candidate, PlannerProblem } from './problem';
-import { provenBest } from './proof';
+import { anyPlan, planFound, provenBest, type Found, type Search } from './proof';
 import type { Wish } from './rules';
 
 /** What is told while plans are built. */
@@ -73,19 +73,21 @@ export async function build(
   const exerciseOf = new Map(problem.candidates.map(({ id, exercise }) => [id, exercise]));
   while (plans.length <= problem.alternatives) {
     const number = plans.length;
-    const tell = (found: readonly Candidate[] | undefined) => {
-      if (found) onNews({ kind: 'plan', number, plan: planOf(problem, found, Infinity) });
+    const tell = (found: readonly Candidate[]) => {
+      onNews({ kind: 'plan', number, plan: planOf(problem, found, Infinity) });
     };
-    const quick = greedy(problem, earlier) ?? cooled(problem, undefined, fewSteps, earlier);
-    tell(quick);
-    const first = cooled(problem, quick, stepsEach * problem.candidates.length, earlier);
-    tell(first);
-    const solved = await provenBest(problem, first, {
-      ...{ solver, earlier, timeLimit: number === 0 ? timeLimit : furtherLimit },
-      onBetter: (found, bound) =>
-        onNews({ kind: 'plan', number, plan: planOf(problem, found, bound) }),
-      onBound: (bound) => onNews({ kind: 'bound', number, bound: Math.floor(bound + 1e-6) }),
-    });
+    const search = { solver, earlier, timeLimit: number === 0 ? timeLimit : furtherLimit };
+    const start = await startOf(problem, search, tell);
+    const first = start.kind === 'plan' ? start.selection : undefined;
+    const solved =
+      start.kind === 'impossible'
+        ? start
+        : await provenBest(problem, first, {
+            ...search,
+            onBetter: (found, bound) =>
+              onNews({ kind: 'plan', number, plan: planOf(problem, found, bound) }),
+            onBound: (bound) => onNews({ kind: 'bound', number, bound: Math.floor(bound + 1e-6) }),
+          });
     if (solved.kind !== 'plan') {
       if (number > 0) break;
       if (solved.kind === 'unknown') return first ? greedyOnly(problem, first) : solved;
@@ -97,6 +99,26 @@ export async function build(
     earlier.push(new Set(plan.selection.map((id) => exerciseOf.get(id)!)));
   }
   return { kind: 'plans', plans };
+}
+
+/**
+ * Where the search for the best begins: at a greedy plan, else at any that the solver finds, made better by
+ * small changes.
+ */
+async function startOf(
+  problem: PlannerProblem,
+  search: Search,
+  tell: (selection: readonly Candidate[]) => void,
+): Promise<Found> {
+  const { earlier } = search;
+  const quick = greedy(problem, earlier) ?? cooled(problem, undefined, fewSteps, earlier);
+  if (quick) tell(quick);
+  const known = quick ? planFound(quick) : await anyPlan(problem, search);
+  if (known.kind !== 'plan') return known;
+  const steps = stepsEach * problem.candidates.length;
+  const better = cooled(problem, known.selection, steps, earlier) ?? known.selection;
+  tell(better);
+  return planFound(better);
 }
 
 const greedyOnly = (problem: PlannerProblem, first: readonly Candidate[]): Built => ({

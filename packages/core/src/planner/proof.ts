@@ -5,12 +5,16 @@ import { pointsOf } from './points';
 import type { Candidate, PlannerProblem } from './problem';
 import { programmeOf, type Programme } from './programme';
 
-/** What the search for the best plan is told, and whom it tells. */
-interface Search {
+/** What a search is told. */
+export interface Search {
   readonly solver: Solver;
   readonly earlier: readonly ReadonlySet<string>[];
   /** The search ends after so many seconds with what it has. */
   readonly timeLimit: number;
+}
+
+/** What the search for the best plan is told beside it, and whom it tells. */
+interface BestSearch extends Search {
   /** How many candidates are searched first; a good many where it is not said. */
   readonly nearest?: number | undefined;
   readonly onBetter: (selection: readonly Candidate[], bound: number) => void;
@@ -22,6 +26,13 @@ export type Found =
   | { readonly kind: 'plan'; readonly selection: readonly Candidate[]; readonly bound: number }
   | { readonly kind: 'impossible' }
   | { readonly kind: 'unknown' };
+
+/** A plan of which no bound is known. */
+export const planFound = (selection: readonly Candidate[]): Found => ({
+  kind: 'plan',
+  selection,
+  bound: Infinity,
+});
 
 /** Points are whole: what is better is better by one. */
 const gap = 0.999;
@@ -44,7 +55,7 @@ const shareOfTime = 0.5;
 export async function provenBest(
   problem: PlannerProblem,
   first: readonly Candidate[] | undefined,
-  search: Search,
+  search: BestSearch,
 ): Promise<Found> {
   const { solver, earlier, timeLimit, nearest = usualNearest } = search;
   const whole = programmeOf(problem, { earlier });
@@ -76,12 +87,23 @@ export async function provenBest(
   return searched(rest, programmeOf(rest, { earlier }), best, search, { timeLimit });
 }
 
+/** Any plan that keeps the rules, whatever it is worth. */
+export async function anyPlan(
+  problem: PlannerProblem,
+  { solver, earlier, timeLimit }: Search,
+): Promise<Found> {
+  const { mip, read } = programmeOf(problem, { earlier, anyWillDo: true });
+  const solved = await solver.solve(mip, { timeLimit, gap: 0 });
+  if (solved.kind !== 'solution') return solved;
+  return planFound(read(solved.columns));
+}
+
 /** What the solver finds, and everything better that it meets on its way. */
 async function searched(
   problem: PlannerProblem,
   programme: Programme,
   start: readonly Candidate[] | undefined,
-  { solver, onBetter, onBound }: Search,
+  { solver, onBetter, onBound }: BestSearch,
   limits: { readonly timeLimit: number; readonly mostBranches?: number },
 ): Promise<Found> {
   let most = start ? pointsOf(problem, start).points : -Infinity;
