@@ -8,6 +8,7 @@ import {
 import { memo } from 'react';
 import { color, hueOf } from '../../ui/color';
 import { toldMove, type Evaluated } from '@wide-fern/plan';
+import { Chain } from './Chain';
 import { namedNotes, timeAxis, type Lane, type TimeAxis } from './geometry';
 import { gapsOf, signScale, signsOf } from './signs';
 import { SignShapes } from './SignShapes';
@@ -82,16 +83,14 @@ export function LaneShape({
       />
       <rect x={axis.left} y={top} width={width} height={bottom - top} fill={hue} opacity={0.085} />
       <g clipPath={clip}>
-        {gaps.map(({ from, to }) => (
-          <rect
-            key={from}
-            x={from}
-            y={top - 1}
-            width={to - from}
-            height={bottom - top + 2}
+        {gaps.length > 0 && (
+          <path
+            d={gaps
+              .map(({ from, to }) => `M${from} ${top - 1} H${to} V${bottom + 1} H${from} Z`)
+              .join(' ')}
             fill={color('paper')}
           />
-        ))}
+        )}
       </g>
       {[top, bottom].map((y) => (
         <line key={y} x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={hue} opacity={0.42} />
@@ -133,13 +132,14 @@ export function LaneShape({
         </g>
       ))}
       <g clipPath={clip}>
-        {segments
-          .filter(({ computed: { placed } }) => placed.to > view.from && placed.from < view.to)
-          .map(({ segment, computed: { placed, repetitions } }) => (
-            <g key={segment.id} transform={`translate(${axis.x(placed.from)} 0)`}>
+        <Chain segments={segments} axis={axis}>
+          {({ segment, computed: { placed, repetitions } }) =>
+            placed.to > view.from &&
+            placed.from < view.to && (
               <SegmentSigns {...{ segment, repetitions, band, lane, perSecond, hue }} />
-            </g>
-          ))}
+            )
+          }
+        </Chain>
       </g>
     </g>
   );

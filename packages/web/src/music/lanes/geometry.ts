@@ -35,6 +35,27 @@ export function timeAxis(
   };
 }
 
+const thousandth = (px: number): number => Math.round(px * 1000) / 1000;
+
+/**
+ * An axis as it is seen from a moment, which lies at 0: what is drawn on it moves with that moment, and is
+ * the same wherever that stands (but for what is cut off by the view).
+ */
+export const axisFrom = (axis: TimeAxis, moment: Seconds): TimeAxis => {
+  const zero = axis.x(moment);
+  return {
+    left: axis.left - zero,
+    right: axis.right - zero,
+    view: axis.view,
+    x: (seconds) => thousandth(axis.x(seconds) - zero),
+    at: (x) => axis.at(x + zero),
+  };
+};
+
+/** How far each moment stands behind the one before it, the first behind the edge of the drawing, in px. */
+export const stepsBetween = (axis: TimeAxis, moments: readonly Seconds[]): number[] =>
+  moments.map((moment, i) => thousandth(axis.x(moment) - (i > 0 ? axis.x(moments[i - 1]!) : 0)));
+
 /** A lane of one part: pitch from bottom to top, rings on a floor below the reach. */
 export interface Lane {
   readonly top: number;

@@ -2,6 +2,7 @@ import type { PlanLoad, UnsureKey } from '@wide-fern/core';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import { unsureInWords } from '@wide-fern/words';
 import type { TimeAxis } from '../../../music/lanes/geometry';
+import { Chain } from '../../../music/lanes/Chain';
 import { GutterLine } from '../../../music/lanes/GutterLine';
 import { SignShapes } from '../../../music/lanes/SignShapes';
 import { signScale } from '../../../music/lanes/signs';
@@ -14,18 +15,20 @@ import { viewClip, type PlanLayout } from './layout';
 /** The notes of a chord joined through the lanes. */
 function ChordLines({
   evaluated: { segment, computed },
-  layout,
+  axis,
+  lanes,
   parts,
 }: {
   readonly evaluated: Evaluated;
-  readonly layout: PlanLayout;
+  readonly axis: TimeAxis;
+  readonly lanes: PlanLayout['lanes'];
   readonly parts: readonly string[];
 }) {
   if (segment.exercise.music.kind !== 'chord' || parts.length < 2) return null;
   return computed.repetitions.map(({ at, seconds, parts: sounding }) => {
-    const x = layout.axis.x(computed.placed.from + at + seconds / 2);
+    const x = axis.x(computed.placed.from + at + seconds / 2);
     const ys = sounding.flatMap((one) => {
-      const lane = layout.lanes[parts.indexOf(one.part)];
+      const lane = lanes[parts.indexOf(one.part)];
       return one.does === 'sing' && lane ? [lane.y(one.tonic)] : [];
     });
     if (ys.length < 2) return null;
@@ -164,12 +167,14 @@ export default function Over({
   return (
     <>
       <g pointerEvents="none" clipPath={`url(#${viewClip})`}>
-        {plan.segments.map((evaluated) => (
-          <g key={evaluated.segment.id}>
-            <GutterLine evaluated={evaluated} axis={axis} y={layout.middle} />
-            <ChordLines evaluated={evaluated} layout={layout} parts={parts} />
-          </g>
-        ))}
+        <Chain segments={plan.segments} axis={axis}>
+          {(evaluated, own) => (
+            <>
+              <GutterLine evaluated={evaluated} axis={own} y={layout.middle} />
+              <ChordLines evaluated={evaluated} axis={own} lanes={layout.lanes} parts={parts} />
+            </>
+          )}
+        </Chain>
       </g>
       <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
       <g clipPath={`url(#${viewClip})`}>

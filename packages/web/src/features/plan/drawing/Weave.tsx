@@ -2,14 +2,16 @@ import type { Evening } from '@wide-fern/contract';
 import type { NoteWriting } from '@wide-fern/core';
 import type { PointerEvent, ReactNode } from 'react';
 import { color } from '../../../ui/color';
-import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
+import { Chain } from '../../../music/lanes/Chain';
 import { EveningBand } from '../../../music/lanes/EveningBand';
 import { LaneShape } from '../../../music/lanes/LaneShape';
 import { viewClip, type PlanLayout } from './layout';
 import { MinuteScale } from '../../../music/lanes/MinuteScale';
 
 interface Upright {
+  readonly name: string;
   readonly at: number;
   readonly stroke: string;
   readonly strokeWidth?: number;
@@ -26,38 +28,46 @@ function uprights(
   const { segments, total, allotted } = plan;
   const isOver = isTooLong(plan);
   return [
-    { at: axis.left, stroke: color('line') },
-    { at: axis.right, stroke: color('line') },
+    { name: 'left', at: axis.left, stroke: color('line') },
+    { name: 'right', at: axis.right, stroke: color('line') },
     ...(segments.length > 0
-      ? [{ at: axis.x(total), stroke: color(isOver ? 'brick' : 'fern'), strokeWidth: 2 }]
+      ? [
+          {
+            name: 'end',
+            at: axis.x(total),
+            stroke: color(isOver ? 'brick' : 'fern'),
+            strokeWidth: 2,
+          },
+        ]
       : []),
-    ...(isOver ? [{ at: axis.x(allotted), stroke: color('brick'), strokeDasharray: '4 3' }] : []),
-    ...(moment === undefined ? [] : [{ at: axis.x(moment), stroke: color('fern'), opacity: 0.8 }]),
+    ...(isOver
+      ? [{ name: 'allotted', at: axis.x(allotted), stroke: color('brick'), strokeDasharray: '4 3' }]
+      : []),
+    ...(moment === undefined
+      ? []
+      : [{ name: 'moment', at: axis.x(moment), stroke: color('fern'), opacity: 0.8 }]),
   ];
 }
 
 /** The time of one segment through all lanes; choosing it is clicking anywhere in it. */
 function Column({
-  evaluated,
+  width,
   layout,
   isChosen,
   onChoose,
 }: {
-  readonly evaluated: Evaluated;
+  readonly width: number;
   readonly layout: PlanLayout;
   readonly isChosen: boolean;
   readonly onChoose: () => void;
 }) {
-  const { axis, weaveTop, height } = layout;
-  const { placed } = evaluated.computed;
-  const [from, to] = [axis.x(placed.from), axis.x(placed.to)];
+  const { weaveTop, height } = layout;
   return (
-    <g>
-      <line x1={to} x2={to} y1={weaveTop} y2={height} stroke={color('line')} />
+    <>
+      <line x1={width} x2={width} y1={weaveTop} y2={height} stroke={color('line')} />
       <rect
-        x={from}
         y={weaveTop}
-        width={Math.max(0, to - from)}
+        width={Math.max(0, width)}
         height={height - weaveTop}
         fill={isChosen ? color('fern') : 'transparent'}
         opacity={isChosen ? 0.06 : 1}
@@ -66,13 +76,13 @@ function Column({
       />
       {isChosen && (
         <path
-          d={`M${from} ${height} V${weaveTop} M${to} ${weaveTop} V${height}`}
+          d={`M0 ${height} V${weaveTop} M${width} ${weaveTop} V${height}`}
           stroke={color('fern')}
           strokeWidth={1.5}
           fill="none"
         />
       )}
-    </g>
+    </>
   );
 }
 
@@ -177,22 +187,23 @@ export function Weave({
         />
       ))}
       <g clipPath={`url(#${viewClip})`}>
-        {plan.segments.map((evaluated) => (
-          <Column
-            key={evaluated.segment.id}
-            evaluated={evaluated}
-            layout={layout}
-            isChosen={evaluated.segment.id === chosen}
-            onChoose={() => onChoose(evaluated.segment.id)}
-          />
-        ))}
+        <Chain segments={plan.segments} axis={axis}>
+          {(evaluated, own) => (
+            <Column
+              width={own.x(evaluated.computed.placed.to)}
+              layout={layout}
+              isChosen={evaluated.segment.id === chosen}
+              onChoose={() => onChoose(evaluated.segment.id)}
+            />
+          )}
+        </Chain>
       </g>
       {children}
       {uprights(plan, layout, moment)
         .filter(({ at }) => at >= axis.left && at <= axis.right)
-        .map(({ at, ...drawn }) => (
+        .map(({ name, at, ...drawn }) => (
           <line
-            key={`${drawn.stroke} ${drawn.opacity ?? 1} ${at}`}
+            key={name}
             x1={at}
             x2={at}
             y1={layout.weaveTop}
