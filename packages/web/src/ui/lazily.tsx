@@ -16,11 +16,20 @@ export const early = <T,>(fetched: () => Promise<T>): (() => Promise<T>) => {
   return fetched;
 };
 
-/** In place of what was asked for and cannot be fetched; what is around it goes on. */
-export const missing = (what: string) =>
+/**
+ * In place of what was asked for and cannot be fetched; what is around it goes on.
+ * @param isWide whether it stands from edge to edge and needs a margin of its own
+ */
+export const missing = (what: string, isWide = false) =>
   function Missing() {
     return (
-      <Box role="alert" py="8px" fontSize="14px" color="inkSoft">
+      <Box
+        role="alert"
+        px={isWide ? { base: '16px', md: '24px' } : 0}
+        py={isWide ? '16px' : '8px'}
+        fontSize="14px"
+        color="inkSoft"
+      >
         {what} could not be fetched. Load the page again when the connection is back.
       </Box>
     );

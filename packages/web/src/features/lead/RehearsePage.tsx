@@ -21,7 +21,7 @@ import { Area } from './Area';
 const stand = early(() => import('./Rehearsal'));
 const Rehearsal = lazily(stand, {
   room: <Loading what="the stand" />,
-  absent: missing('The stand'),
+  absent: missing('The stand', true),
 });
 
 const rates = [

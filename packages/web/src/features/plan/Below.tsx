@@ -21,7 +21,7 @@ const IntoOther = lazily(() => import('./bench/IntoOther'));
 const bench = early(() => import('./bench/Bench'));
 const Bench = lazily(() => bench().then((it) => ({ default: it.Bench })), {
   room: <Box minH="280px" />,
-  absent: missing('What belongs to this segment'),
+  absent: missing('What belongs to this segment', true),
 });
 const NothingPlanned = lazily(() =>
   import('./NothingPlanned').then((it) => ({ default: it.NothingPlanned })),

@@ -13,7 +13,7 @@ import { useHeld } from '../../ui/useHeld';
 // What is rarely seen is fetched when it is, or behind the page.
 const ClashPanel = lazily(() => import('./ClashPanel').then((it) => ({ default: it.ClashPanel })), {
   room: <Loading what="both versions" />,
-  absent: missing('What differs'),
+  absent: missing('What differs', true),
 });
 const SectionsChanged = lazily(() =>
   import('./SectionsChanged').then((it) => ({ default: it.SectionsChanged })),

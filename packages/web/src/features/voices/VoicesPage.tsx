@@ -10,7 +10,7 @@ import { VoicesView } from './VoicesView';
 /** For those who only read. */
 const SectionsOnly = lazily(() => import('./SectionsOnly'), {
   room: <Loading what="the sections" />,
-  absent: missing('The sections'),
+  absent: missing('The sections', true),
 });
 
 /** Voices: what can this section sing tonight? */
