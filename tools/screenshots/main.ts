@@ -31,7 +31,11 @@ const openPlan = async (page: Page, segment?: string): Promise<void> => {
   await page.getByRole('button', { name: 'Open the plan' }).click();
   const strip = page.getByRole('list', { name: 'Segments' });
   await strip.waitFor();
-  if (segment) await strip.getByRole('button', { name: segment }).click();
+  if (!segment) return;
+  await strip.getByRole('button', { name: segment }).click();
+  // What comes behind the page: the bench, and what should be looked at.
+  await page.getByText('hear it').first().waitFor();
+  await page.getByText('Mind tonight:').waitFor();
 };
 
 /** Leads as far as the fourth key of an exercise. */

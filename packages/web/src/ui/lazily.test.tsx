@@ -1,5 +1,7 @@
+import { ChakraProvider } from '@chakra-ui/react';
 import { render, screen, waitFor } from '@testing-library/react';
-import { lazily } from './lazily';
+import { early, lazily, missing } from './lazily';
+import { system } from './system';
 
 /** Something that is fetched, and fails so many times before it comes. */
 function fetchedAfter(failures: number) {
@@ -39,5 +41,30 @@ describe('what is fetched when it is wanted', () => {
     await waitFor(() => expect(asked()).toBe(2));
     expect(screen.queryByText('it is here')).toBeNull();
     expect(screen.getByText('the rest')).toBeTruthy();
+  });
+  it('is said to be missing where a person asked for it; its room may know what it is given', async () => {
+    const never = () => Promise.reject<{ default: (of: { name: string }) => string }>(new Error());
+    const Shown = lazily(never, {
+      room: ({ name }) => <p>room for {name}</p>,
+      absent: missing('The notes'),
+    });
+    render(
+      <ChakraProvider value={system}>
+        <Shown name="Pulley" />
+      </ChakraProvider>,
+    );
+    expect(screen.getByText('room for Pulley')).toBeTruthy();
+    expect((await screen.findByRole('alert')).textContent).toBe(
+      'The notes could not be fetched. Load the page again when the connection is back.',
+    );
+  });
+  it('is asked for before it is shown where it is sure to be wanted, and again where that failed', async () => {
+    let asked = 0;
+    const fetched = early(() => {
+      asked += 1;
+      return asked === 1 ? Promise.reject<string>(new Error()) : Promise.resolve('it is here');
+    });
+    expect(asked).toBe(1);
+    expect(await fetched()).toBe('it is here');
   });
 });

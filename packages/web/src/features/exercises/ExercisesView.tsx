@@ -161,7 +161,7 @@ export function ExercisesView({
           maxH={beside ? 'calc(100dvh - 48px)' : undefined}
           overflowY={beside ? 'auto' : undefined}
         >
-          {panel}{' '}
+          {panel}
         </Box>
       )}
     </Flex>

@@ -3,7 +3,7 @@ import type { PlanStore } from '@wide-fern/client';
 import type { Evening } from '@wide-fern/contract';
 import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
 import type { Clock } from '@wide-fern/words';
-import { type ComponentProps, type RefObject } from 'react';
+import type { ComponentProps, RefObject } from 'react';
 import type { Dropping } from './drawing/Dragging';
 import type { BenchActions } from './bench/actions';
 import { useStore } from 'zustand';
