@@ -143,6 +143,21 @@ describe('a plan that saves itself', () => {
     end();
   });
 
+  it('is kept on the device with the first of many changes, and with the last when the page is left', async () => {
+    const store = createPlanStore(planOf(base), empty);
+    const { end } = keepPlanSaved(store, place, 'me');
+    const tempoKept = () =>
+      findDraft(place, 'me', () => false)?.document.segments.find(({ id }) => id === 'pulley')!
+        .choices.tempo;
+    for (const tempo of [60, 61, 62]) store.getState().edit(choose('pulley', { tempo }));
+    expect(tempoKept()).toBe(60);
+    window.dispatchEvent(new Event('pagehide'));
+    expect(tempoKept()).toBe(62);
+    store.getState().edit(choose('pulley', { tempo: 63 }));
+    await until(() => tempoKept() === 63);
+    end();
+  });
+
   it('is stored as what changed where that is little, and whole where a segment came or went', async () => {
     const store = createPlanStore(planOf(base), empty);
     const { saveNow, end } = keepPlanSaved(store, place, 'me');

@@ -1,6 +1,7 @@
 import type { Plan, PlanDocument, SavePlan, StoredPlan } from '@wide-fern/contract';
 import { merge, replaceBy, sameDocument, smallEditsBetween } from '@wide-fern/plan';
 import { call } from '../call/call';
+import { spaced } from '../device/spaced';
 import { otherOpenWindows, thisWindow } from '../device/windows';
 import { planQuery, queryClient, type PlanPlace } from '../queries';
 import { startAutosave } from './autosave';
@@ -55,12 +56,20 @@ function sendPlan(
     : call('savePlan', { params, body: { version, document, edits } });
 }
 
+/** While something is pulled the plan changes with every movement; on this device it is kept so often (ms). */
+const keptEvery = 200;
+
 /** Saves a plan by itself, as long as it is open; answers with a way to save at once, and one to end. */
 export function keepPlanSaved(
   store: PlanStore,
   place: PlanPlace,
   account: string,
 ): { readonly saveNow: () => void; readonly end: () => void } {
+  const keeping = spaced(keptEvery, () => {
+    const { version, document, acknowledged } = store.getState();
+    const changedAt = new Date().toISOString();
+    keepDraft(place, thisWindow, { version, document, base: acknowledged, changedAt, account });
+  });
   const autosave = startAutosave(store, {
     save: async (body, base) => {
       const stored = await sendPlan(place, body, base);
@@ -70,11 +79,10 @@ export function keepPlanSaved(
     },
     current: async () => (await call('showPlan', { params: place })).plan,
     keep: (unsaved) => {
-      const { version, document, acknowledged } = store.getState();
-      const changedAt = new Date().toISOString();
-      if (!unsaved) dropDraft(place, thisWindow);
+      if (unsaved) keeping.ask();
       else {
-        keepDraft(place, thisWindow, { version, document, base: acknowledged, changedAt, account });
+        keeping.callOff();
+        dropDraft(place, thisWindow);
       }
     },
     later: (ms, action) => {
@@ -82,7 +90,10 @@ export function keepPlanSaved(
       return () => window.clearTimeout(timer);
     },
   });
-  const saveNow = () => void autosave.saveNow();
+  const saveNow = () => {
+    keeping.now();
+    void autosave.saveNow();
+  };
   const moments = ['online', 'focus', 'pagehide'] as const;
   for (const moment of moments) window.addEventListener(moment, saveNow);
   return {

@@ -15,11 +15,11 @@ describe('something that is pulled', () => {
   it('is pulled until it is let go, and told only when that changes', () => {
     const told = jest.fn();
     const end = usePulling.subscribe(told);
-    setPulled('strip');
-    setPulled('strip');
-    expect(pulled()).toBe('strip');
+    setPulled('strip', 'pulley');
+    setPulled('strip', 'pulley');
+    expect(usePulling.getState()).toEqual({ pulled: 'strip', segment: 'pulley' });
     setPulled(undefined);
-    expect(pulled()).toBeUndefined();
+    expect(usePulling.getState()).toEqual({ pulled: undefined, segment: undefined });
     expect(told).toHaveBeenCalledTimes(2);
     end();
   });

@@ -3,7 +3,13 @@ import { create } from 'zustand';
 /** What is pulled by a pointer, or a view by a wheel: on the strip of segments, or elsewhere. */
 export type Pulled = 'strip' | 'other' | undefined;
 
-export const usePulling = create((): { readonly pulled: Pulled } => ({ pulled: undefined }));
+interface Pulling {
+  readonly pulled: Pulled;
+  /** The segment whose end it is: what lies behind it moves. */
+  readonly segment: string | undefined;
+}
+
+export const usePulling = create((): Pulling => ({ pulled: undefined, segment: undefined }));
 
 /** So long nothing moves that is pulled no more, though nobody said so: what was pulled may be gone. */
 const quiet = 1000;
@@ -13,12 +19,13 @@ let moved = 0;
 
 let over: ReturnType<typeof setTimeout> | undefined;
 
-/** Tells what is pulled, with every movement; or that it was let go. */
-export function setPulled(pulled: Pulled): void {
+/** Tells what is pulled, with every movement, and of which segment; or that it was let go. */
+export function setPulled(pulled: Pulled, segment?: string): void {
   moved = performance.now();
   clearTimeout(over);
-  if (pulled) over = setTimeout(() => usePulling.setState({ pulled: undefined }), quiet);
-  if (usePulling.getState().pulled !== pulled) usePulling.setState({ pulled });
+  if (pulled) over = setTimeout(() => setPulled(undefined), quiet);
+  const now = usePulling.getState();
+  if (now.pulled !== pulled || now.segment !== segment) usePulling.setState({ pulled, segment });
 }
 
 /**

@@ -89,6 +89,8 @@ const ours = defineConfig({
     'header :is(button, a)': {
       '@media (pointer: coarse)': { minWidth: '24px !important' },
     },
+    // While something is pulled what lies around it is painted as it was.
+    '[data-pulled] > :not([data-strip])': { isolation: 'isolate' },
     'button, a, input, select, textarea, summary, [tabindex]': {
       // A ring of ink on a ring of paper: whatever lies beneath, one of them stands out.
       _focusVisible: {

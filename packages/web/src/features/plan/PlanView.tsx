@@ -136,7 +136,11 @@ export function PlanView({
   const toggleShelf = useCallback(() => setOpen(isShelf ? 'bench' : 'shelf'), [isShelf, setOpen]);
   const fit = useCallback(() => setOpen('fit'), [setOpen]);
   return (
-    <div ref={frame} style={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}>
+    <div
+      ref={frame}
+      data-pulled={pulled}
+      style={{ flex: 1, display: 'flex', flexDirection: 'column', minHeight: 0 }}
+    >
       <PlanTitle
         {...{ evening, item, plan, start, clock, onBuild }}
         onShelf={toggleShelf}

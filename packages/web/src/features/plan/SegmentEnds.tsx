@@ -8,10 +8,12 @@ const talkStep = 5;
 
 /**
  * Follows a pointer that pulls something along the strip, until it lets go.
+ * @param segment whose it is
  * @param wanted what a pull by so many px asks for; `onPull` is told once of each
  */
 function pulling(
   event: PointerEvent<HTMLElement>,
+  segment: string,
   wanted: (by: number) => number,
   onPull: (wanted: number) => void,
 ): void {
@@ -20,10 +22,10 @@ function pulling(
   event.stopPropagation();
   const { currentTarget: handle, pointerId, clientX: from } = event;
   handle.setPointerCapture(pointerId);
-  setPulled('strip');
+  setPulled('strip', segment);
   let last = wanted(0);
   const move = (moved: globalThis.PointerEvent) => {
-    setPulled('strip');
+    setPulled('strip', segment);
     const next = wanted(moved.clientX - from);
     if (next !== last) onPull(next);
     last = next;
@@ -67,10 +69,16 @@ export function SegmentEnds({
   const perSecond = width / Math.max(1, computed.seconds);
   const each = (computed.seconds - talk - after) / Math.max(1, repetitions);
   const pull = (event: PointerEvent<HTMLElement>) =>
-    pulling(event, (by) => Math.max(1, repetitions + Math.round(by / perSecond / each)), onResize);
+    pulling(
+      event,
+      segment.id,
+      (by) => Math.max(1, repetitions + Math.round(by / perSecond / each)),
+      onResize,
+    );
   const pullTalk = (event: PointerEvent<HTMLElement>) =>
     pulling(
       event,
+      segment.id,
       (by) => Math.max(0, talkStep * Math.round((talk + by / perSecond) / talkStep)),
       onTalk,
     );

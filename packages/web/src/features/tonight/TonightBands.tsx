@@ -3,7 +3,8 @@ import type { NoteWriting } from '@wide-fern/core';
 import { color } from '../../ui/color';
 import { EveningBand } from '../../music/lanes/EveningBand';
 import { timeAxis, lanes } from '../../music/lanes/geometry';
-import { LaneShape } from '../../music/lanes/LaneShape';
+import { LaneGround } from '../../music/lanes/LaneGround';
+import { SegmentInLane } from '../../music/lanes/SegmentInLane';
 import { MinuteScale } from '../../music/lanes/MinuteScale';
 import { type EvaluatedPlan, decidingNeed } from '@wide-fern/plan';
 import { leftInWords, type Clock } from '@wide-fern/words';
@@ -41,6 +42,7 @@ export function TonightBands({
     Math.max(plan.allotted, plan.total),
   );
   const [lane] = lanes([band.reach], { top: rows.lane, height: laneHeight, gutter: 0 });
+  const ofLane = { band, place: sections.indexOf(band), lane: lane!, axis };
   const bottom = rows.lane + laneHeight;
   const end = axis.x(plan.total);
   const freeWidth = axis.right - end;
@@ -71,16 +73,15 @@ export function TonightBands({
         height={rows.lane - rows.names}
         fill={color('sheet')}
       />
-      <LaneShape
-        band={band}
-        place={sections.indexOf(band)}
-        lane={lane!}
-        axis={axis}
-        segments={plan.segments}
+      <LaneGround
+        {...ofLane}
         need={needs.find(({ part }) => part === band.id)}
         writing={writing}
         labelX={narrow ? 2 : 8}
       />
+      {plan.segments.map((evaluated) => (
+        <SegmentInLane key={evaluated.segment.id} {...ofLane} evaluated={evaluated} />
+      ))}
       {plan.segments.map((evaluated) => (
         <SegmentNames
           key={evaluated.segment.id}

@@ -52,9 +52,11 @@ export const axisFrom = (axis: TimeAxis, moment: Seconds): TimeAxis => {
   };
 };
 
-/** How far each moment stands behind the one before it, the first behind the edge of the drawing, in px. */
+/** How far each moment stands behind the one before it, the first behind the beginning of the axis, in px. */
 export const stepsBetween = (axis: TimeAxis, moments: readonly Seconds[]): number[] =>
-  moments.map((moment, i) => thousandth(axis.x(moment) - (i > 0 ? axis.x(moments[i - 1]!) : 0)));
+  moments.map((moment, i) =>
+    thousandth(axis.x(moment) - (i > 0 ? axis.x(moments[i - 1]!) : axis.left)),
+  );
 
 /** A lane of one part: pitch from bottom to top, rings on a floor below the reach. */
 export interface Lane {

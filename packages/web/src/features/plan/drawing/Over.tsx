@@ -1,9 +1,7 @@
 import type { PlanLoad, UnsureKey } from '@wide-fern/core';
-import type { Evaluated, EvaluatedPlan } from '@wide-fern/plan';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 import { unsureInWords } from '@wide-fern/words';
 import type { TimeAxis } from '../../../music/lanes/geometry';
-import { Chain } from '../../../music/lanes/Chain';
-import { GutterLine } from '../../../music/lanes/GutterLine';
 import { SignShapes } from '../../../music/lanes/SignShapes';
 import { signScale } from '../../../music/lanes/signs';
 import { color, hueOf } from '../../../ui/color';
@@ -11,40 +9,6 @@ import { SvgText } from '../../../ui/SvgText';
 import { Effort } from './Effort';
 import { notesFromNear } from './notes';
 import { viewClip, type PlanLayout } from './layout';
-
-/** The notes of a chord joined through the lanes. */
-function ChordLines({
-  evaluated: { segment, computed },
-  axis,
-  lanes,
-  parts,
-}: {
-  readonly evaluated: Evaluated;
-  readonly axis: TimeAxis;
-  readonly lanes: PlanLayout['lanes'];
-  readonly parts: readonly string[];
-}) {
-  if (segment.exercise.music.kind !== 'chord' || parts.length < 2) return null;
-  return computed.repetitions.map(({ at, seconds, parts: sounding }) => {
-    const x = axis.x(computed.placed.from + at + seconds / 2);
-    const ys = sounding.flatMap((one) => {
-      const lane = lanes[parts.indexOf(one.part)];
-      return one.does === 'sing' && lane ? [lane.y(one.tonic)] : [];
-    });
-    if (ys.length < 2) return null;
-    return (
-      <line
-        key={at}
-        x1={x}
-        x2={x}
-        y1={Math.min(...ys)}
-        y2={Math.max(...ys)}
-        stroke={color('inkSoft')}
-        opacity={0.75}
-      />
-    );
-  });
-}
 
 /** When it may end: from the end as planned up to the clock, where nine evenings in ten are over, and one. */
 function EndFan({ plan, layout }: { readonly plan: EvaluatedPlan; readonly layout: PlanLayout }) {
@@ -55,7 +19,7 @@ function EndFan({ plan, layout }: { readonly plan: EvaluatedPlan; readonly layou
   const [early, late] = [within(likely.early), within(likely.late)];
   const end = axis.x(total);
   return (
-    <g pointerEvents="none">
+    <g>
       <path
         d={`M${early} ${weaveTop} H${late} L${end} ${weaveBottom} Z`}
         fill={color('fern')}
@@ -95,7 +59,7 @@ function Unsure({
     const place = sections.findIndex(({ id }) => id === part);
     const inside = (y: number) => Math.min(lane.floor, Math.max(lane.top, y));
     return (
-      <g key={`${segment} ${repetition} ${part}`}>
+      <g key={`${segment} ${repetition} ${part}`} style={{ pointerEvents: 'auto' }}>
         <title>{unsureInWords(tooFew)}</title>
         <SignShapes
           signs={[
@@ -166,16 +130,6 @@ export default function Over({
   const axis: TimeAxis = layout.axis;
   return (
     <>
-      <g pointerEvents="none" clipPath={`url(#${viewClip})`}>
-        <Chain segments={plan.segments} axis={axis}>
-          {(evaluated, own) => (
-            <>
-              <GutterLine evaluated={evaluated} axis={own} y={layout.middle} />
-              <ChordLines evaluated={evaluated} axis={own} lanes={layout.lanes} parts={parts} />
-            </>
-          )}
-        </Chain>
-      </g>
       <Effort plan={plan} load={load} axis={axis} {...layout.effort} labelX={layout.margin} />
       <g clipPath={`url(#${viewClip})`}>
         <Near plan={plan} layout={layout} parts={parts} />

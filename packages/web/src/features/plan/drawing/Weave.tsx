@@ -1,14 +1,19 @@
 import type { Evening } from '@wide-fern/contract';
-import type { NoteWriting } from '@wide-fern/core';
-import type { PointerEvent, ReactNode } from 'react';
+import type { NoteWriting, PartNeed, Section } from '@wide-fern/core';
+import { memo, type PointerEvent, type ReactNode } from 'react';
 import { color } from '../../../ui/color';
+import { usePulling } from '../../../ui/pulling';
 import type { EvaluatedPlan } from '@wide-fern/plan';
 import { isTooLong, leftInWords, type Clock } from '@wide-fern/words';
-import { Chain } from '../../../music/lanes/Chain';
 import { EveningBand } from '../../../music/lanes/EveningBand';
-import { LaneShape } from '../../../music/lanes/LaneShape';
+import { LaneGround } from '../../../music/lanes/LaneGround';
+import { Chain } from './Chain';
+import { Column } from './Column';
 import { viewClip, type PlanLayout } from './layout';
 import { MinuteScale } from '../../../music/lanes/MinuteScale';
+
+/** Layers lie over each other. */
+const over = { position: 'absolute', top: 0, left: 0 } as const;
 
 interface Upright {
   readonly name: string;
@@ -49,43 +54,6 @@ function uprights(
   ];
 }
 
-/** The time of one segment through all lanes; choosing it is clicking anywhere in it. */
-function Column({
-  width,
-  layout,
-  isChosen,
-  onChoose,
-}: {
-  readonly width: number;
-  readonly layout: PlanLayout;
-  readonly isChosen: boolean;
-  readonly onChoose: () => void;
-}) {
-  const { weaveTop, height } = layout;
-  return (
-    <>
-      <line x1={width} x2={width} y1={weaveTop} y2={height} stroke={color('line')} />
-      <rect
-        y={weaveTop}
-        width={Math.max(0, width)}
-        height={height - weaveTop}
-        fill={isChosen ? color('fern') : 'transparent'}
-        opacity={isChosen ? 0.06 : 1}
-        onClick={onChoose}
-        style={{ cursor: 'pointer' }}
-      />
-      {isChosen && (
-        <path
-          d={`M0 ${height} V${weaveTop} M${width} ${weaveTop} V${height}`}
-          stroke={color('fern')}
-          strokeWidth={1.5}
-          fill="none"
-        />
-      )}
-    </>
-  );
-}
-
 /** The evening, the warm-up's clock and the range weave: everything that happens when, on one axis. */
 export function Weave({
   plan,
@@ -120,98 +88,114 @@ export function Weave({
   readonly children: ReactNode;
 }) {
   const { axis } = layout;
+  const growing = usePulling(({ segment }) => segment);
   const { sections, needs } = plan.document.tonight;
-  const shown = sections.filter(({ id }) => parts.includes(id));
-  const follow = ({ clientX, currentTarget, pointerType }: PointerEvent<SVGSVGElement>) => {
+  const follow = ({ clientX, currentTarget, pointerType }: PointerEvent<HTMLElement>) => {
     if (pointerType !== 'mouse') return;
     const x = clientX - currentTarget.getBoundingClientRect().left;
     onMoment(x >= axis.left && x <= axis.right ? axis.at(x) : undefined);
   };
+  const measures = { width: layout.width, height: layout.height };
+  const seen = Math.max(0, axis.right - axis.left);
   return (
-    <svg
-      width={layout.width}
-      height={layout.height}
+    <div
       role="img"
       aria-label={`The range weave: what each part sings when. ${leftInWords(plan)}.`}
       onPointerMove={follow}
       onPointerLeave={() => onMoment(undefined)}
-      style={{ display: 'block', touchAction: 'pan-y' }}
+      style={{ ...measures, position: 'relative', touchAction: 'pan-y' }}
     >
-      <EveningBand
-        evening={evening}
-        item={item}
-        filledTo={plan.total}
-        clock={clock}
-        left={axis.left}
-        right={axis.right}
-        clockY={layout.eveningClock}
-        top={layout.evening.top}
-        bottom={layout.evening.bottom}
-        fan={{
-          left: Math.max(axis.left, axis.x(0)),
-          right: Math.min(axis.right, axis.x(plan.allotted)),
-          bottom: layout.fanBottom,
-          view: axis.view,
-        }}
-        moment={moment}
-        label={{ x: layout.margin, text: axis.left > 80 ? 'Evening' : '' }}
-      />
-      <MinuteScale
-        axis={axis}
-        y={layout.minutes}
-        start={start}
-        clock={clock}
-        ends={plan.segments.length > 0 ? plan.total : undefined}
-        moment={moment}
-      />
-      <clipPath id={viewClip}>
-        <rect
-          x={axis.left}
-          y={0}
-          width={Math.max(0, axis.right - axis.left)}
-          height={layout.height}
+      <Grounds {...{ layout, sections, needs, parts, writing }} />
+      <svg width={layout.width} height={layout.weaveTop} style={over}>
+        <EveningBand
+          evening={evening}
+          item={item}
+          filledTo={plan.total}
+          clock={clock}
+          left={axis.left}
+          right={axis.right}
+          clockY={layout.eveningClock}
+          top={layout.evening.top}
+          bottom={layout.evening.bottom}
+          fan={{
+            left: Math.max(axis.left, axis.x(0)),
+            right: Math.min(axis.right, axis.x(plan.allotted)),
+            bottom: layout.fanBottom,
+            view: axis.view,
+          }}
+          moment={moment}
+          label={{ x: layout.margin, text: axis.left > 80 ? 'Evening' : '' }}
         />
-      </clipPath>
-      {shown.map((band, i) => (
-        <LaneShape
-          key={band.id}
-          band={band}
-          place={sections.indexOf(band)}
-          lane={layout.lanes[i]!}
+        <MinuteScale
           axis={axis}
-          segments={plan.segments}
-          need={needs.find(({ part }) => part === band.id)}
-          writing={writing}
-          labelX={layout.margin}
-          clip={`url(#${viewClip})`}
+          y={layout.minutes}
+          start={start}
+          clock={clock}
+          ends={plan.segments.length > 0 ? plan.total : undefined}
+          moment={moment}
         />
-      ))}
-      <g clipPath={`url(#${viewClip})`}>
-        <Chain segments={plan.segments} axis={axis}>
+      </svg>
+      {/* Each segment is a drawing of its own: what did not change is not even painted anew. */}
+      <div
+        style={{
+          ...{ position: 'absolute', top: 0, left: axis.left, width: seen, height: layout.height },
+          ...{ overflow: 'clip', pointerEvents: 'none' },
+        }}
+      >
+        <Chain segments={plan.segments} axis={axis} growing={growing}>
           {(evaluated, own) => (
             <Column
-              width={own.x(evaluated.computed.placed.to)}
-              layout={layout}
+              {...{ evaluated, own, layout, sections, parts, onChoose }}
               isChosen={evaluated.segment.id === chosen}
-              onChoose={() => onChoose(evaluated.segment.id)}
             />
           )}
         </Chain>
-      </g>
-      {children}
-      {uprights(plan, layout, moment)
-        .filter(({ at }) => at >= axis.left && at <= axis.right)
-        .map(({ name, at, ...drawn }) => (
-          <line
-            key={name}
-            x1={at}
-            x2={at}
-            y1={layout.weaveTop}
-            y2={layout.height}
-            pointerEvents="none"
-            {...drawn}
-          />
-        ))}
-    </svg>
+      </div>
+      <svg {...measures} style={{ ...over, pointerEvents: 'none' }}>
+        <clipPath id={viewClip}>
+          <rect x={axis.left} y={0} width={seen} height={layout.height} />
+        </clipPath>
+        {children}
+        {uprights(plan, layout, moment)
+          .filter(({ at }) => at >= axis.left && at <= axis.right)
+          .map(({ name, at, ...drawn }) => (
+            <line key={name} x1={at} x2={at} y1={layout.weaveTop} y2={layout.height} {...drawn} />
+          ))}
+      </svg>
+    </div>
   );
 }
+
+/** Everything in the lanes that does not depend on what is sung. */
+const Grounds = memo(
+  ({
+    layout,
+    sections,
+    needs,
+    parts,
+    writing,
+  }: {
+    readonly layout: PlanLayout;
+    readonly sections: readonly Section[];
+    readonly needs: readonly PartNeed[];
+    readonly parts: readonly string[];
+    readonly writing: NoteWriting;
+  }) => (
+    <svg width={layout.width} height={layout.height} style={over}>
+      {parts.map((part, i) => {
+        const place = sections.findIndex(({ id }) => id === part);
+        return (
+          <LaneGround
+            key={part}
+            band={sections[place]!}
+            lane={layout.lanes[i]!}
+            axis={layout.axis}
+            need={needs.find((one) => one.part === part)}
+            labelX={layout.margin}
+            {...{ place, writing }}
+          />
+        );
+      })}
+    </svg>
+  ),
+);

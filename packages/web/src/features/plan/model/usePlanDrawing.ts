@@ -42,21 +42,19 @@ export function usePlanDrawing({
 
   const narrow = width < narrowBelow;
   const { sections } = document.tonight;
-  const parts = narrow
-    ? [sections[Math.min(part, sections.length - 1)]!.id]
-    : sections.map(({ id }) => id);
+  const parts = useMemo(
+    () =>
+      narrow ? [sections[Math.min(part, sections.length - 1)]!.id] : sections.map(({ id }) => id),
+    [narrow, part, sections],
+  );
   // While something is pulled the axis goes as far as before: what is pulled stays under the hand, and
   // nothing is drawn anew but what changes.
   const isPulled = usePulling().pulled !== undefined;
   const seconds = useHeld(Math.max(allotted, plan.total), isPulled);
-  const layout = planLayout({
-    width,
-    pageHeight,
-    narrow,
-    view,
-    seconds,
-    reaches: sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach),
-  });
+  const layout = useMemo(() => {
+    const reaches = sections.filter(({ id }) => parts.includes(id)).map(({ reach }) => reach);
+    return planLayout({ width, pageHeight, narrow, view, seconds, reaches });
+  }, [width, pageHeight, narrow, view, seconds, sections, parts]);
 
   return { start, allotted, plan, clock, narrow, sections, parts, layout };
 }

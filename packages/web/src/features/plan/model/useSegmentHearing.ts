@@ -1,6 +1,8 @@
 import type { Section } from '@wide-fern/core';
 import { useEffect, useMemo, useState } from 'react';
 import { useHearing } from '../../../music/hearing/useHearing';
+import { usePulling } from '../../../ui/pulling';
+import { useHeld } from '../../../ui/useHeld';
 import type { Evaluated } from '@wide-fern/plan';
 import type * as listening from './listening';
 
@@ -32,11 +34,14 @@ export function useSegmentHearing(
       wanted = false;
     };
   }, []);
+  // Nobody hears what is only being pulled.
+  const held = useHeld(evaluated, usePulling().pulled !== undefined);
+  const settled = held?.segment.id === evaluated?.segment.id ? held : evaluated;
   const heard = useMemo(
-    () => (evaluated ? code?.listeningOf(evaluated, sections) : undefined),
-    [code, evaluated, sections],
+    () => (settled ? code?.listeningOf(settled, sections) : undefined),
+    [code, settled, sections],
   );
-  const tempo = evaluated?.segment.choices.tempo ?? 60;
+  const tempo = settled?.segment.choices.tempo ?? 60;
   const { state, begin, stop } = useHearing(heard, tempo, null);
   const isOn = state.kind === 'playing' || state.kind === 'opening';
   return {
