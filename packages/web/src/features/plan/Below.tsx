@@ -215,6 +215,8 @@ export function Below({
           />
         ) : (
           <NothingPlanned
+            {...{ evening, item }}
+            document={plan.document}
             mayEdit={mayEdit}
             minutes={plan.allotted / 60}
             onBuild={onBuild}

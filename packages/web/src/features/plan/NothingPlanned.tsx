@@ -1,5 +1,9 @@
 import { Box, Flex } from '@chakra-ui/react';
+import type { Evening, PlanDocument } from '@wide-fern/contract';
+import { useEffect } from 'react';
+import { ReadyToBuild } from '../../here/building/ReadyToBuild';
 import { MainButton } from '../../ui/MainButton';
+import { whenIdle } from '../../ui/whenIdle';
 import { Name, WordButton } from '../../ui/words';
 
 /** The bench of an empty plan. */
@@ -9,15 +13,26 @@ export function NothingPlanned({
   onBuild,
   onShelf,
   onKept,
+  ...place
 }: {
+  readonly evening: Evening;
+  readonly item: string;
+  readonly document: PlanDocument;
   readonly mayEdit: boolean;
   readonly minutes: number;
   readonly onBuild: () => void;
   readonly onShelf: () => void;
   readonly onKept: () => void;
 }) {
+  // Where building is not fetched ahead, it is when it is asked for.
+  useEffect(
+    () =>
+      mayEdit ? whenIdle(() => void import('./build/BuildView').catch(() => undefined)) : undefined,
+    [mayEdit],
+  );
   return (
     <Box px="24px" py="24px">
+      {mayEdit && <ReadyToBuild {...place} />}
       <Name as="h2" fontSize="18px">
         {minutes} minutes are set aside, and nothing is planned in them.
       </Name>

@@ -18,6 +18,7 @@ import { Frame } from '../../here/Frame';
 import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { useLikely } from '../../here/useLikely';
+import { lazily } from '../../ui/lazily';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -39,6 +40,11 @@ import { Carried } from './Carried';
 import { MusicAsks } from './MusicAsks';
 import { StillOpen } from './StillOpen';
 import { WhoIsHere } from './WhoIsHere';
+
+/** Where nothing is planned, building is got ready behind the page. */
+const ReadyToBuild = lazily(() =>
+  import('../../here/building/ReadyToBuild').then((it) => ({ default: it.ReadyToBuild })),
+);
 
 /** What the parts do in each segment where they do not simply sing, in words. */
 function movesBySegment(plan: EvaluatedPlan, writing: NoteWriting) {
@@ -154,6 +160,9 @@ function NextEvening({
   const margin = width < 700 ? 16 : 40;
   return (
     <Box px={`${margin}px`} pt="16px" pb="24px">
+      {mayEdit && plan.segments.length === 0 && (
+        <ReadyToBuild evening={evening.data} item={item} document={plan.document} />
+      )}
       <Flex justify="space-between" gap="24px" wrap={{ base: 'wrap', md: 'nowrap' }} mb="24px">
         <Name
           as="h1"

@@ -4,7 +4,7 @@ import { itemTime } from '@wide-fern/plan';
 import { useEffect, useMemo, useState } from 'react';
 import { useStore } from 'zustand';
 import { Failed, Loading } from '../../../ui/states';
-import { workerBuilder, type Builder } from './model/builder';
+import { workerBuilder, type Builder } from '../../../here/building/builder';
 import { useKnown } from '../../../here/useKnown';
 import { Proposals } from './Proposals';
 

@@ -6,7 +6,7 @@ import { whyNotInWords } from '@wide-fern/words';
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { SelectField } from '../../../ui/SelectField';
 import { WordButton } from '../../../ui/words';
-import { workerBuilder, type Builder } from './model/builder';
+import { workerBuilder, type Builder } from '../../../here/building/builder';
 
 /** Why an exercise is not in a plan: asked of any, answered by building the best plan that has it. */
 export function WhyNotThis({

@@ -10,7 +10,7 @@ import { eveningFor } from '../../../testing/evening';
 import { ids, show, tidy } from '../../../testing/page';
 import { Refusal, serve } from '../../../testing/served';
 import { Ahead } from './Ahead';
-import type { Builder } from './model/builder';
+import type { Builder } from '../../../here/building/builder';
 
 const few = exercises.filter(({ phase }, i) => phase !== 'cool-down' && i % 8 === 0);
 const solver = highsSolver();
@@ -20,6 +20,7 @@ function threadBuilder(): Builder {
     weigh: (request) => Promise.resolve(weigh(request, few, ways)),
     solve: (problem) => build(problem, { solver }),
     ready: () => undefined,
+    prepare: () => Promise.resolve(),
     stop: () => undefined,
     end: () => undefined,
   };

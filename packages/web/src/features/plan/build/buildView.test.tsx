@@ -19,8 +19,8 @@ import { eveningFor } from '../../../testing/evening';
 import { ids, show, tidy } from '../../../testing/page';
 import { serve } from '../../../testing/served';
 import { BuildView } from './BuildView';
-import type { Builder } from './model/builder';
-import { readWish } from './model/keptWish';
+import type { Builder } from '../../../here/building/builder';
+import { readWish } from '../../../here/building/keptWish';
 
 const evening = eveningFor(8);
 
@@ -68,6 +68,7 @@ function threadBuilder(): Builder {
     weigh: (request) => Promise.resolve(weigh(request, few, ways)),
     solve: (problem, onNews) => build(problem, { solver, ...(onNews ? { onNews } : {}) }),
     ready: () => undefined,
+    prepare: () => Promise.resolve(),
     stop: () => undefined,
     end: () => undefined,
   };

@@ -14,7 +14,7 @@ import {
 } from '@wide-fern/plan';
 import { useEffect, useRef, useState } from 'react';
 import { useHere } from '../../../../here/session';
-import type { Builder } from './builder';
+import type { Builder } from '../../../../here/building/builder';
 import { isOpen, useFollowing, type FollowingEvening } from './useFollowing';
 
 /** An evening ahead: what is planned for its warm-up, or what was built for it. */

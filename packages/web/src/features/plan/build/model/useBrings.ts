@@ -2,7 +2,7 @@ import type { BuildWish } from '@wide-fern/contract';
 import { choose, perform, proposalOf, requestOf, type Known, type Proposal } from '@wide-fern/plan';
 import type { GivenUp } from '@wide-fern/words';
 import { useEffect, useState } from 'react';
-import type { Builder } from './builder';
+import type { Builder } from '../../../../here/building/builder';
 
 /** What giving up a wish brings: the best plan without it, or none; undefined while it is sought. */
 export type Brings = { readonly plan: Proposal | undefined } | undefined;

@@ -7,7 +7,7 @@ import {
 } from '@wide-fern/plan';
 import { messageOf } from '@wide-fern/client';
 import { useEffect, useMemo, useReducer, useRef, useState } from 'react';
-import type { Builder } from './builder';
+import type { Builder } from '../../../../here/building/builder';
 
 /** A plan on its way: as good as it is known, and how many points could still be won. */
 export interface Row {

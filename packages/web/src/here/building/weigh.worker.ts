@@ -5,8 +5,12 @@ import { expose } from 'comlink';
 
 const ways = rememberedWays();
 
+const weighed = (request: BuildRequest): Weighed =>
+  weigh(request, [...exercises, ...request.own], ways);
 const api = {
-  weigh: (request: BuildRequest): Weighed => weigh(request, [...exercises, ...request.own], ways),
+  weigh: weighed,
+  /** Only remembers what it worked out. */
+  prepare: (request: BuildRequest): void => void weighed(request),
 };
 export type WeighApi = typeof api;
 expose(api);

@@ -1,7 +1,7 @@
 import { openWorker, type Opened } from '@wide-fern/client';
 import type { Built } from '@wide-fern/core';
-import type { Planner, Weighed } from '@wide-fern/plan';
-import { proxy } from 'comlink';
+import type { BuildRequest, Planner, Weighed } from '@wide-fern/plan';
+import { proxy, type Remote } from 'comlink';
 import type { SolveApi } from './solve.worker';
 import type { WeighApi } from './weigh.worker';
 
@@ -9,6 +9,8 @@ import type { WeighApi } from './weigh.worker';
 export interface Builder extends Planner {
   /** Fetches what it needs, while what it is asked is still on its way. */
   readonly ready: () => void;
+  /** Works out the ways that a request will need, before it is made. */
+  readonly prepare: (request: BuildRequest) => Promise<void>;
   /** Ends the search it is at; it can be asked again. */
   readonly stop: () => void;
   /** Lets go of everything it holds. */
@@ -22,6 +24,17 @@ const solver = (): Opened<SolveApi> =>
 
 /** Whoever weighs, for every planner of the page: it stays, so that no evening is worked out twice. */
 let weighing: Opened<WeighApi> | undefined;
+
+/** Asks whoever weighs; one that could not be fetched is opened anew the next time. */
+async function askWeigher<T>(question: (api: Remote<WeighApi>) => Promise<T>): Promise<T> {
+  const mine = (weighing ??= weigher());
+  try {
+    return await mine.ask(question);
+  } catch (error) {
+    if (weighing === mine) weighing = undefined;
+    throw error;
+  }
+}
 
 /**
  * A planner in two workers: one that weighs and remembers what it worked out, and one that searches and is
@@ -40,16 +53,8 @@ export function workerBuilder(): Builder {
       weighing ??= weigher();
       solving ??= solver();
     },
-    weigh: async (request) => {
-      const mine = (weighing ??= weigher());
-      try {
-        return await mine.ask(async (api): Promise<Weighed> => api.weigh(request));
-      } catch (error) {
-        // One that could not be fetched is opened anew the next time.
-        if (weighing === mine) weighing = undefined;
-        throw error;
-      }
-    },
+    weigh: (request) => askWeigher(async (api): Promise<Weighed> => api.weigh(request)),
+    prepare: (request) => askWeigher(async (api): Promise<void> => api.prepare(request)),
     solve: async (problem, onNews = () => undefined) => {
       const mine = (solving ??= solver());
       searches += 1;
