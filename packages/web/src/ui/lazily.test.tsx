@@ -42,6 +42,31 @@ describe('what is fetched when it is wanted', () => {
     expect(screen.queryByText('it is here')).toBeNull();
     expect(screen.getByText('the rest')).toBeTruthy();
   });
+  it('is drawn anew where it is given something else, and only there', async () => {
+    let drawn = 0;
+    const Shown = lazily(() =>
+      Promise.resolve({
+        default: ({ name }: { readonly name: string }) => {
+          drawn += 1;
+          return <p>{name}</p>;
+        },
+      }),
+    );
+    const page = (name: string, other: string) => (
+      <>
+        <Shown name={name} />
+        {other}
+      </>
+    );
+    const { rerender } = render(page('Pulley', 'one'));
+    await screen.findByText('Pulley');
+    const before = drawn;
+    rerender(page('Pulley', 'two'));
+    expect(drawn).toBe(before);
+    rerender(page('Low Well', 'two'));
+    expect(screen.getByText('Low Well')).toBeTruthy();
+    expect(drawn).toBe(before + 1);
+  });
   it('is said to be missing where a person asked for it; its room may know what it is given', async () => {
     const never = () => Promise.reject<{ default: (of: { name: string }) => string }>(new Error());
     const Shown = lazily(never, {

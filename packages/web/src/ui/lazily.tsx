@@ -1,5 +1,5 @@
 import { Box } from '@chakra-ui/react';
-import { lazy, Suspense, type ComponentType, type ReactNode } from 'react';
+import { lazy, memo, Suspense, type ComponentType, type ReactNode } from 'react';
 
 const Nothing = () => null;
 
@@ -41,7 +41,8 @@ type Given<D extends Drawing<never>> =
   Parameters<D> extends [infer P extends object, ...unknown[]] ? P : object;
 
 /**
- * What is fetched when it is first wanted. It never takes along what is around it.
+ * What is fetched when it is first wanted, and drawn anew where it is given something else. It never takes along
+ * what is around it.
  * @param room what keeps its place until it comes
  * @param absent what stands in its place where it cannot be fetched: nothing, unless a person asked for it
  */
@@ -62,11 +63,10 @@ export function lazily<D extends Drawing<never>>(
       () => ({ default: absent as ComponentType<Props> }),
     ),
   ) as unknown as ComponentType<Props>;
-  return function Lazily(props: Props) {
-    return (
-      <Suspense fallback={typeof Room === 'function' ? <Room {...props} /> : Room}>
-        <Fetched {...props} />
-      </Suspense>
-    );
-  };
+  const Lazily = (props: Props) => (
+    <Suspense fallback={typeof Room === 'function' ? <Room {...props} /> : Room}>
+      <Fetched {...props} />
+    </Suspense>
+  );
+  return memo(Lazily);
 }

@@ -13,7 +13,7 @@ import {
 } from 'react';
 import { lazily } from '../../ui/lazily';
 import { usePulling } from '../../ui/pulling';
-import { useRested } from '../../ui/useHeld';
+import { useHeld, useRested } from '../../ui/useHeld';
 import { useStore } from 'zustand';
 import { useHere } from '../../here/session';
 import { Hidden, Label, WordButton } from '../../ui/words';
@@ -89,6 +89,8 @@ export function PlanView({
   // segments are pulled, which shows on the strip itself, when the hand rests.
   const settled = useDeferredValue(useRested(plan, pulled === 'strip'));
   const below = isPulled ? settled : plan;
+  // What is pointed at, zoomed or dragged is not meanwhile.
+  const still = useHeld(plan, pulled === 'strip');
   const behind = useBehind(evening, settled);
   const looked = useLooked(settled, behind, isPulled);
   const place = document.segments.findIndex(({ id }) => id === chosen) + 1;
@@ -150,12 +152,12 @@ export function PlanView({
       {wordsAbove && <WordsAbove label={narrow && 'Evening'}>{viewWords}</WordsAbove>}
       <Woven
         {...{ plan, layout, parts, evening, item, start, clock, chosen, writing, behind }}
-        {...{ view, looking }}
+        {...{ view, looking, still }}
         onView={setView}
         onChoose={(id) => chooseSegment(id)}
       />
       <SegmentStrip
-        {...{ frame, dropping }}
+        {...{ frame, dropping, still }}
         plan={plan}
         axis={layout.axis}
         label={stripLabel}

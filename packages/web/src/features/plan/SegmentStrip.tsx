@@ -27,6 +27,7 @@ export function SegmentStrip({
   frame,
   dropping,
   plan,
+  still,
   axis,
   label,
   chosen,
@@ -45,6 +46,8 @@ export function SegmentStrip({
   readonly frame: RefObject<HTMLElement | null>;
   readonly dropping: RefObject<Dropping | undefined>;
   readonly plan: EvaluatedPlan;
+  /** The plan, and while something is pulled what it was before. */
+  readonly still: EvaluatedPlan;
   readonly axis: TimeAxis;
   readonly label: ReactNode;
   readonly chosen: string | null;
@@ -117,7 +120,7 @@ export function SegmentStrip({
           })}
         </ol>
       </div>
-      {mayEdit && <Dragging {...{ frame, plan, axis, dropping, onMove }} />}
+      {mayEdit && <Dragging {...{ frame, axis, dropping, onMove }} plan={still} />}
       <div
         hidden={end > axis.right || end < axis.left}
         style={{

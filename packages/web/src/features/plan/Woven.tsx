@@ -1,4 +1,5 @@
 import { useRef, useState, type ComponentProps, type RefObject } from 'react';
+import type { EvaluatedPlan } from '@wide-fern/plan';
 import type { TimeView } from '../../music/lanes/geometry';
 import type { Looking } from './drawing/Zoom';
 import { Weave } from './drawing/Weave';
@@ -19,12 +20,15 @@ export function Woven({
   view,
   looking,
   onView,
+  still,
   ...weave
 }: Omit<ComponentProps<typeof Weave>, 'moment' | 'onMoment' | 'children'> & {
   readonly behind: Behind | undefined;
   readonly view: TimeView | undefined;
   readonly looking: RefObject<Looking | undefined>;
   readonly onView: (view: TimeView | undefined) => void;
+  /** The plan, and while its segments are pulled what it was before. */
+  readonly still: EvaluatedPlan;
 }) {
   const [moment, setMoment] = useState<number>();
   const { plan, layout, parts, start, clock, writing, chosen } = weave;
@@ -35,8 +39,12 @@ export function Woven({
       <Weave {...weave} moment={moment} onMoment={setMoment}>
         <Over {...{ plan, layout, parts }} load={behind?.load} unsure={behind?.unsure ?? []} />
       </Weave>
-      <Zoom {...{ frame, looking, plan, axis, view, chosen, moment, onView }} />
-      <MomentMark {...{ plan, layout, start, clock, writing, moment }} onMoment={setMoment} />
+      <Zoom {...{ frame, looking, axis, view, chosen, moment, onView }} plan={still} />
+      <MomentMark
+        {...{ layout, start, clock, writing, moment }}
+        plan={still}
+        onMoment={setMoment}
+      />
     </div>
   );
 }

@@ -67,7 +67,7 @@ export function MusicAsks({
                 width={lane.width}
                 height={y(bottom) - y(top)}
                 fill={hue}
-                opacity={0.1}
+                fillOpacity={0.1}
               />
               {[top, bottom].map((midi) => (
                 <g key={midi}>

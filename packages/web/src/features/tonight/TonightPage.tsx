@@ -15,10 +15,10 @@ import { useMemo, useRef } from 'react';
 import { useNavigate } from 'react-router';
 import { messageOf, eveningQuery, eveningsQuery, planQuery } from '@wide-fern/client';
 import { Frame } from '../../here/Frame';
+import { ReadyToBuild } from '../../here/building/ReadyToBuild';
 import { LedWords } from '../../here/LedWords';
 import { useHere } from '../../here/session';
 import { useLikely } from '../../here/useLikely';
-import { lazily } from '../../ui/lazily';
 import { MainButton, QuietButton } from '../../ui/MainButton';
 import { Signs, SignsWord, useSigns } from '../../ui/Signs';
 import { Empty, Failed, Loading } from '../../ui/states';
@@ -40,11 +40,6 @@ import { Carried } from './Carried';
 import { MusicAsks } from './MusicAsks';
 import { StillOpen } from './StillOpen';
 import { WhoIsHere } from './WhoIsHere';
-
-/** Where nothing is planned, building is got ready behind the page. */
-const ReadyToBuild = lazily(() =>
-  import('../../here/building/ReadyToBuild').then((it) => ({ default: it.ReadyToBuild })),
-);
 
 /** What the parts do in each segment where they do not simply sing, in words. */
 function movesBySegment(plan: EvaluatedPlan, writing: NoteWriting) {

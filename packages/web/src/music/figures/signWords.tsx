@@ -2,7 +2,7 @@ import { color } from '../../ui/color';
 import type { SignWord } from '../../ui/Signs';
 
 const hue = color('ink');
-const band = <rect x={7} y={3} width={16} height={12} fill={hue} opacity={0.12} />;
+const band = <rect x={7} y={3} width={16} height={12} fill={hue} fillOpacity={0.12} />;
 
 /** What stems over a band mean: what a piece asks of a part. */
 export const askedSigns: readonly SignWord[] = [
@@ -16,7 +16,7 @@ export const askedSigns: readonly SignWord[] = [
   [
     'it goes beyond what is easy',
     <g key="beyond">
-      <rect x={7} y={8} width={16} height={9} fill={hue} opacity={0.12} />
+      <rect x={7} y={8} width={16} height={9} fill={hue} fillOpacity={0.12} />
       <line x1={15} x2={15} y1={8} y2={17} stroke={hue} strokeWidth={3} />
       <path d="M11 8 L19 8 L15 1 Z" fill={color('sheet')} stroke={hue} />
     </g>,

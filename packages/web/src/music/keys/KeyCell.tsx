@@ -51,7 +51,7 @@ function CellShape({
   }
   if (fit.state === 'out') {
     return (
-      <g stroke={color('brick')} strokeWidth={1.3} opacity={0.75}>
+      <g stroke={color('brick')} strokeWidth={1.3} strokeOpacity={0.75}>
         <line x1={x - 5} x2={x + 5} y1={middle - 2} y2={middle - 2} />
         <line x1={x - 5} x2={x + 5} y1={middle + 2} y2={middle + 2} />
       </g>
@@ -60,7 +60,7 @@ function CellShape({
   const above = barOf(fit.roomAbove);
   const below = barOf(fit.roomBelow);
   return (
-    <g opacity={onLadder ? 1 : 0.8} fill={hue}>
+    <g fillOpacity={onLadder ? 1 : 0.8} strokeOpacity={onLadder ? 1 : 0.8} fill={hue}>
       <rect x={x - 4} y={middle - 0.5 - above} width={8} height={above} />
       <rect x={x - 4} y={middle + 0.5} width={8} height={below} />
       {fit.roomAbove < 0 && (
@@ -127,7 +127,7 @@ export function Cell({
           width={cell.width - 1}
           height={cell.height}
           fill={isSung ? hue : color('paper')}
-          opacity={isSung ? 0.085 : 1}
+          fillOpacity={isSung ? 0.085 : 1}
         />
         <CellShape fit={column.fits[band.id]!} doing={doing} usual={band.octave} hue={hue} />
         {untold !== undefined && (

@@ -1,5 +1,6 @@
 import type { Evening } from '@wide-fern/contract';
 import { placeAgenda } from '@wide-fern/core';
+import { memo, useMemo } from 'react';
 import { color } from '../../ui/color';
 import type { Clock } from '@wide-fern/words';
 import { timeAxis, type TimeView } from './geometry';
@@ -47,26 +48,15 @@ export function EveningBand({
   /** The row's word, at the left. */
   readonly label?: { readonly x: number; readonly text: string };
 }) {
-  const start = Date.parse(evening.startsAt);
-  const available = (Date.parse(evening.endsAt) - start) / 1000;
-  const placed = placeAgenda(evening.agenda, available);
-  const axis = timeAxis(left, right, available + placed.over);
+  const { placed, available, axis } = useMemo(
+    () => laidOut(evening, left, right),
+    [evening, left, right],
+  );
   const own = placed.items.find(({ id }) => id === item);
   const opened = own && {
     left: axis.x(own.from + (fan.view?.from ?? 0)),
     right: axis.x(Math.min(own.to, own.from + (fan.view?.to ?? Infinity))),
   };
-  const ends = new Set([0, available]);
-  let lastFigure = -Infinity;
-  const figures = [...placed.items.map(({ from }) => from), available].flatMap((seconds) => {
-    const x = axis.x(seconds);
-    const isEnd = seconds === available;
-    // The end's figure is right-aligned; one that would meet it is left out.
-    if (!ends.has(seconds) && (x - lastFigure < 38 || axis.right - x < 76)) return [];
-    if (x - lastFigure < 34 && !isEnd) return [];
-    lastFigure = x;
-    return [{ seconds, x: isEnd ? axis.x(available) : x, isEnd: isEnd && placed.over === 0 }];
-  });
   return (
     <g>
       {label && (
@@ -74,56 +64,7 @@ export function EveningBand({
           {label.text}
         </SvgText>
       )}
-      {figures.map(({ seconds, x, isEnd }) => (
-        <SvgText key={seconds} x={x} y={clockY} textAnchor={isEnd ? 'end' : 'start'}>
-          {clock.drawn.minute(start + seconds * 1000)}
-        </SvgText>
-      ))}
-      <rect
-        x={axis.left}
-        y={top}
-        width={axis.right - axis.left}
-        height={bottom - top}
-        fill={color('sheet')}
-      />
-      {placed.items.map(({ id, from, to }) => {
-        const { kind, title } = evening.agenda.find((one) => one.id === id)!;
-        const x = axis.x(from);
-        const width = axis.x(to) - x;
-        const isPiece = kind === 'piece';
-        const word = isPiece || kind === 'warm-up' ? title : title.toLowerCase();
-        const quiet = !isPiece && kind !== 'warm-up';
-        const size = sizeFor(word, width, isPiece ? [14, 12] : quiet ? [12] : [13, 12]);
-        return (
-          <g key={id}>
-            <title>{title}</title>
-            {quiet && (
-              <rect x={x} y={top} width={width} height={bottom - top} fill={color('sunk')} />
-            )}
-            <line x1={x} x2={x} y1={top} y2={bottom} stroke={color('line')} />
-            {size && (
-              <SvgText
-                x={x + 8}
-                y={(top + bottom) / 2 + 4.5}
-                size={size}
-                isName={isPiece}
-                weight={quiet ? 400 : 650}
-                ink={quiet ? 'inkSoft' : 'ink'}
-              >
-                {word}
-              </SvgText>
-            )}
-          </g>
-        );
-      })}
-      <rect
-        x={axis.left + 0.5}
-        y={top + 0.5}
-        width={axis.right - axis.left - 1}
-        height={bottom - top - 1}
-        fill="none"
-        stroke={color('line')}
-      />
+      <Agenda {...{ evening, placed, available, axis, clock, clockY, top, bottom }} />
       {own && opened && (
         <g>
           <rect
@@ -132,17 +73,17 @@ export function EveningBand({
             width={Math.max(0, axis.x(Math.min(own.to, own.from + filledTo)) - axis.x(own.from))}
             height={bottom - top}
             fill={color('fern')}
-            opacity={0.12}
+            fillOpacity={0.12}
           />
           <path
             d={`M${opened.left} ${bottom} L${opened.right} ${bottom} L${fan.right} ${fan.bottom} L${fan.left} ${fan.bottom} Z`}
             fill={color('fern')}
-            opacity={0.06}
+            fillOpacity={0.06}
           />
           <path
             d={`M${opened.right} ${bottom} L${fan.right} ${fan.bottom} M${opened.left} ${bottom} L${fan.left} ${fan.bottom}`}
             stroke={color('fern')}
-            opacity={0.6}
+            strokeOpacity={0.6}
           />
           {moment !== undefined && (
             <line
@@ -158,3 +99,97 @@ export function EveningBand({
     </g>
   );
 }
+
+/** The items of an evening, one behind the other, on an axis that holds them all. */
+function laidOut(evening: Evening, left: number, right: number) {
+  const available = (Date.parse(evening.endsAt) - Date.parse(evening.startsAt)) / 1000;
+  const placed = placeAgenda(evening.agenda, available);
+  return { placed, available, axis: timeAxis(left, right, available + placed.over) };
+}
+
+/** What is sung and done on the evening, with the clock above it; not drawn anew as a plan changes. */
+const Agenda = memo(
+  ({
+    evening,
+    placed,
+    available,
+    axis,
+    clock,
+    clockY,
+    top,
+    bottom,
+  }: ReturnType<typeof laidOut> & {
+    readonly evening: Evening;
+    readonly clock: Clock;
+    readonly clockY: number;
+    readonly top: number;
+    readonly bottom: number;
+  }) => {
+    const start = Date.parse(evening.startsAt);
+    const ends = new Set([0, available]);
+    let lastFigure = -Infinity;
+    const figures = [...placed.items.map(({ from }) => from), available].flatMap((seconds) => {
+      const x = axis.x(seconds);
+      const isEnd = seconds === available;
+      // The end's figure is right-aligned; one that would meet it is left out.
+      if (!ends.has(seconds) && (x - lastFigure < 38 || axis.right - x < 76)) return [];
+      if (x - lastFigure < 34 && !isEnd) return [];
+      lastFigure = x;
+      return [{ seconds, x: isEnd ? axis.x(available) : x, isEnd: isEnd && placed.over === 0 }];
+    });
+    return (
+      <>
+        {figures.map(({ seconds, x, isEnd }) => (
+          <SvgText key={seconds} x={x} y={clockY} textAnchor={isEnd ? 'end' : 'start'}>
+            {clock.drawn.minute(start + seconds * 1000)}
+          </SvgText>
+        ))}
+        <rect
+          x={axis.left}
+          y={top}
+          width={axis.right - axis.left}
+          height={bottom - top}
+          fill={color('sheet')}
+        />
+        {placed.items.map(({ id, from, to }) => {
+          const { kind, title } = evening.agenda.find((one) => one.id === id)!;
+          const x = axis.x(from);
+          const width = axis.x(to) - x;
+          const isPiece = kind === 'piece';
+          const word = isPiece || kind === 'warm-up' ? title : title.toLowerCase();
+          const quiet = !isPiece && kind !== 'warm-up';
+          const size = sizeFor(word, width, isPiece ? [14, 12] : quiet ? [12] : [13, 12]);
+          return (
+            <g key={id}>
+              <title>{title}</title>
+              {quiet && (
+                <rect x={x} y={top} width={width} height={bottom - top} fill={color('sunk')} />
+              )}
+              <line x1={x} x2={x} y1={top} y2={bottom} stroke={color('line')} />
+              {size && (
+                <SvgText
+                  x={x + 8}
+                  y={(top + bottom) / 2 + 4.5}
+                  size={size}
+                  isName={isPiece}
+                  weight={quiet ? 400 : 650}
+                  ink={quiet ? 'inkSoft' : 'ink'}
+                >
+                  {word}
+                </SvgText>
+              )}
+            </g>
+          );
+        })}
+        <rect
+          x={axis.left + 0.5}
+          y={top + 0.5}
+          width={axis.right - axis.left - 1}
+          height={bottom - top - 1}
+          fill="none"
+          stroke={color('line')}
+        />
+      </>
+    );
+  },
+);

@@ -54,11 +54,26 @@ export function LaneGround({
         width={width}
         height={lane.y(reachLow) - lane.y(reachHigh)}
         fill={hue}
-        opacity={0.04}
+        fillOpacity={0.04}
       />
-      <rect x={axis.left} y={top} width={width} height={bottom - top} fill={hue} opacity={0.085} />
+      <rect
+        x={axis.left}
+        y={top}
+        width={width}
+        height={bottom - top}
+        fill={hue}
+        fillOpacity={0.085}
+      />
       {[top, bottom].map((y) => (
-        <line key={y} x1={axis.left} x2={axis.right} y1={y} y2={y} stroke={hue} opacity={0.42} />
+        <line
+          key={y}
+          x1={axis.left}
+          x2={axis.right}
+          y1={y}
+          y2={y}
+          stroke={hue}
+          strokeOpacity={0.42}
+        />
       ))}
       <SvgText x={labelX} y={labelY.name} size={22} weight={700} hue={hue}>
         {band.id}

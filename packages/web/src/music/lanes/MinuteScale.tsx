@@ -1,3 +1,4 @@
+import { memo } from 'react';
 import { color } from '../../ui/color';
 import type { Clock } from '@wide-fern/words';
 import { figuredTimes, type TimeAxis } from './geometry';
@@ -23,25 +24,11 @@ export function MinuteScale({
   const endX =
     ends === undefined || ends > axis.view.to || ends < axis.view.from ? undefined : axis.x(ends);
   const { view } = axis;
-  const first = Math.ceil(view.from / 60);
-  const minutes = Array.from(
-    { length: Math.max(0, Math.floor(view.to / 60) - first + 1) },
-    (_, i) => first + i,
-  );
   const markedX = moment === undefined ? (endX ?? -Infinity) : axis.x(moment);
   const figures = figuredTimes(view, axis.right - axis.left, 90);
   return (
     <g>
-      {minutes.map((minute) => (
-        <line
-          key={minute}
-          x1={axis.x(minute * 60)}
-          x2={axis.x(minute * 60)}
-          y1={y + 3}
-          y2={y + 7}
-          stroke={color('line')}
-        />
-      ))}
+      <Ticks axis={axis} y={y} />
       {figures.map((time) => {
         const x = axis.x(time);
         if (Math.abs(x - markedX) < 86) return null;
@@ -72,3 +59,22 @@ export function MinuteScale({
     </g>
   );
 }
+
+/** A tick each minute. */
+const Ticks = memo(({ axis, y }: { readonly axis: TimeAxis; readonly y: number }) => {
+  const first = Math.ceil(axis.view.from / 60);
+  const minutes = Array.from(
+    { length: Math.max(0, Math.floor(axis.view.to / 60) - first + 1) },
+    (_, i) => first + i,
+  );
+  return minutes.map((minute) => (
+    <line
+      key={minute}
+      x1={axis.x(minute * 60)}
+      x2={axis.x(minute * 60)}
+      y1={y + 3}
+      y2={y + 7}
+      stroke={color('line')}
+    />
+  ));
+});

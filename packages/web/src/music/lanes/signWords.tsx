@@ -10,8 +10,8 @@ const soft = { stroke: color('inkSoft'), fill: 'none', strokeWidth: 1.3 } as con
 /** A stretch of a part's band, on which the other signs stand. */
 const band = (
   <>
-    <rect width={30} height={18} fill={hue} opacity={0.085} />
-    <path d="M0 0.5 H30 M0 17.5 H30" stroke={hue} opacity={0.5} />
+    <rect width={30} height={18} fill={hue} fillOpacity={0.085} />
+    <path d="M0 0.5 H30 M0 17.5 H30" stroke={hue} strokeOpacity={0.5} />
   </>
 );
 

@@ -237,7 +237,7 @@ function Lanes({
               width={axis.right - axis.left}
               height={lane.y(low) - lane.y(high)}
               fill={hueOf(id, place)}
-              opacity={0.085}
+              fillOpacity={0.085}
             />
             {!narrow && (
               <SvgText
@@ -261,7 +261,7 @@ function Lanes({
           width={axis.right - axis.left}
           height={height}
           fill={color('sunk')}
-          opacity={0.6}
+          fillOpacity={0.6}
         />
       )}
       {plan.segments.map((evaluated) => {

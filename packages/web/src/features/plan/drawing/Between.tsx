@@ -51,7 +51,7 @@ function ChordLines({
         y1={Math.min(...ys)}
         y2={Math.max(...ys)}
         stroke={color('inkSoft')}
-        opacity={0.75}
+        strokeOpacity={0.75}
       />
     );
   });

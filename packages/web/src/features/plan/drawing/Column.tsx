@@ -69,7 +69,7 @@ function Drawn({ evaluated, own, layout, sections, parts, isChosen, onChoose }: 
         width={width}
         height={height - weaveTop}
         fill={isChosen ? color('fern') : 'transparent'}
-        opacity={isChosen ? 0.06 : 1}
+        fillOpacity={isChosen ? 0.06 : 1}
         onClick={() => onChoose(segment.id)}
         style={{ cursor: 'pointer', pointerEvents: 'all' }}
       />

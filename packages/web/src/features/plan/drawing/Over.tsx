@@ -23,13 +23,13 @@ function EndFan({ plan, layout }: { readonly plan: EvaluatedPlan; readonly layou
       <path
         d={`M${early} ${weaveTop} H${late} L${end} ${weaveBottom} Z`}
         fill={color('fern')}
-        opacity={0.06}
+        fillOpacity={0.06}
       />
       <path
         d={`M${early} ${weaveTop - 6} V${weaveTop} L${end} ${weaveBottom} L${late} ${weaveTop} V${weaveTop - 6}`}
         stroke={color('fern')}
         fill="none"
-        opacity={0.35}
+        strokeOpacity={0.35}
       />
     </g>
   );

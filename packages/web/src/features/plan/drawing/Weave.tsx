@@ -21,7 +21,7 @@ interface Upright {
   readonly stroke: string;
   readonly strokeWidth?: number;
   readonly strokeDasharray?: string;
-  readonly opacity?: number;
+  readonly strokeOpacity?: number;
 }
 
 /** The lines through all lanes: the edges, where the plan ends, where it should, and the moment pointed at. */
@@ -50,7 +50,7 @@ function uprights(
       : []),
     ...(moment === undefined
       ? []
-      : [{ name: 'moment', at: axis.x(moment), stroke: color('fern'), opacity: 0.8 }]),
+      : [{ name: 'moment', at: axis.x(moment), stroke: color('fern'), strokeOpacity: 0.8 }]),
   ];
 }
 

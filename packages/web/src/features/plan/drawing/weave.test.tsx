@@ -56,10 +56,23 @@ describe('the weave while an end is pulled', () => {
     expect(columns()).toEqual(before);
   });
 
+  it('leaves the moment that is pointed at alone until the hand is off', async () => {
+    const store = await view();
+    const moment = await screen.findByRole('slider', { name: 'Moment of the warm-up' });
+    const end = () => Number(moment.getAttribute('aria-valuemax'));
+    const before = end();
+    act(() => setPulled('strip', 'narrow-hum'));
+    const { repetitions } = document.segments[1]!.choices;
+    act(() => void store.getState().edit(choose('narrow-hum', { repetitions: repetitions + 2 })));
+    expect(end()).toBe(before);
+    act(() => setPulled(undefined));
+    expect(end()).toBeGreaterThan(before);
+  });
+
   it('is drawn in a segment that is chosen, and in the one that was', async () => {
     const store = await view();
     const tinted = () =>
-      columns().map((one) => one.querySelector('rect')!.getAttribute('opacity') === '0.06');
+      columns().map((one) => one.querySelector('rect')!.getAttribute('fill-opacity') === '0.06');
     expect(tinted()).toEqual([true, false, false, false]);
     act(() => store.getState().choose('pulley'));
     expect(tinted()).toEqual([false, false, true, false]);
