@@ -15,8 +15,11 @@ import { Name } from '../../../ui/words';
 import { clockInWords } from '@wide-fern/words';
 import { useHere } from '../../../here/session';
 import { clockAfter } from '../model/typed';
-import { EndGrip } from './EndGrip';
+import { lazily } from '../../../ui/lazily';
 import { beginnings, clockTicks, type EveningScale } from './scale';
+
+/** What an end is dragged by comes right behind the page. */
+const EndGrip = lazily(() => import('./EndGrip').then((it) => ({ default: it.EndGrip })));
 
 const height = 74;
 const along: Modifier = ({ transform }) => ({ ...transform, y: 0 });

@@ -10,6 +10,7 @@ import { lettersOn, useShortcuts } from '../../../ui/useShortcuts';
 import type { Looking } from '../drawing/Zoom';
 import { planShortcuts } from './planShortcuts';
 import { useSegmentHearing } from './useSegmentHearing';
+import { useSaid } from './useSaid';
 import { useUndoSaid } from './useUndoSaid';
 
 /** What stands below the strip. */
@@ -79,14 +80,14 @@ export function usePlanActs(
   const { undo, redo, document } = store.getState();
   const [open, setOpen] = useState<Opened>('bench');
   const [letters, setLetters] = useState(lettersOn);
-  const [said, setSaid] = useState('');
+  const [said, setSaid] = useSaid();
   const hearing = useSegmentHearing(evaluated, document.tonight.sections);
   const focusChosen = () => focusIn(frame);
   const [proposal, setProposal] = useState<KeyProposal>();
   useUndoSaid(store, setSaid);
   const actions = useMemo(
     () => actsIn(frame, store, (fact) => setSaid(editSaid(fact) ?? ''), setProposal),
-    [store, frame],
+    [store, frame, setSaid],
   );
   /** Does something that chooses another segment, and shows it. */
   const shown =
