@@ -127,7 +127,11 @@ describe('leading', () => {
     const { kept } = served();
     const run = {
       id: ids.two,
-      head: { startedAt: '2026-12-01T18:30:00.000Z', seconds: 900, document: document_ },
+      head: {
+        startedAt: new Date(Date.now() - 3_600_000).toISOString(),
+        seconds: 900,
+        document: document_,
+      },
       events: [{ id: 'x', n: 0, at: 0, act: { kind: 'opened' as const, segment: 'coat-off' } }],
       known: [],
       begun: false,
