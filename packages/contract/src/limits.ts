@@ -33,3 +33,6 @@ export const mostLonger = 8;
 
 /** Events of a run that a screen sent which may only step are named so. */
 export const stepPrefix = 'step-';
+
+/** What is touched in a run lies so long after its beginning at most (ms): a day. */
+export const longestRun = 86_400_000;

@@ -1,6 +1,6 @@
 import { managing, renewing } from '@wide-fern/core';
 import { line, midiNote, uuid } from './common';
-import { mostLonger, mostNoted, mostRunEvents, mostSegments } from './limits';
+import { longestRun, mostLonger, mostNoted, mostRunEvents, mostSegments } from './limits';
 import { planDocumentSchema, segmentSchema, tonightSchema } from './plan';
 import { z } from './zod';
 
@@ -66,7 +66,7 @@ export const runEventSchema = z.object({
   id: eventId,
   n: z.int().min(0).max(mostRunEvents),
   /** Milliseconds since the run began. */
-  at: z.number().min(0).max(86_400_000),
+  at: z.number().min(0).max(longestRun),
   act: runActSchema,
 });
 export type SentEvent = z.infer<typeof runEventSchema>;

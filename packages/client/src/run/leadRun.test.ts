@@ -1,4 +1,4 @@
-import type { SendRun, SentAct } from '@wide-fern/contract';
+import { longestRun, type SendRun, type SentAct } from '@wide-fern/contract';
 import { runState } from '@wide-fern/core';
 import { ledSegments } from '@wide-fern/plan';
 import { documentOf } from '@wide-fern/plan/testing';
@@ -74,6 +74,17 @@ describe('a run that is led', () => {
     expect(isEnded(other.store.getState().run)).toBe(false);
     lead.stop();
     other.stop();
+  });
+  it('that was left and is ended days later is over where it was touched last', async () => {
+    const server = world();
+    const lead = leadRun('a', place, beginRun(head), server.it);
+    server.state.now += 60_000;
+    lead.note(opened('coat-off'));
+    server.state.now += longestRun;
+    lead.note({ kind: 'ended' });
+    await server.settle();
+    expect(server.kept().map(({ at }) => at)).toEqual([60_000, 60_000]);
+    lead.stop();
   });
   it('is kept at once and sent: the beginning once, then only what is new', async () => {
     const server = world();

@@ -1,4 +1,11 @@
-import type { Run, RunHead, SendRun, SentAct, SentEvent } from '@wide-fern/contract';
+import {
+  longestRun,
+  type Run,
+  type RunHead,
+  type SendRun,
+  type SentAct,
+  type SentEvent,
+} from '@wide-fern/contract';
 import { effective, lastDone, ordered } from '@wide-fern/core';
 import { createStore, type StoreApi } from 'zustand/vanilla';
 import { ApiError, messageOf } from '../call/call';
@@ -154,9 +161,10 @@ export function leadRun(
   );
   const elapsed = () => {
     const run = now();
-    // What is noted afterwards, be it weeks later, is noted at its end.
-    const since = isEnded(run) ? 0 : world.now() - Date.parse(run.head.startedAt);
-    return Math.max(0, since, ...run.events.map(({ at }) => at));
+    const since = world.now() - Date.parse(run.head.startedAt);
+    // What is noted afterwards, be it weeks later, is noted at its end; nobody leads for more than a day.
+    const isOver = isEnded(run) || since > longestRun;
+    return Math.max(0, isOver ? 0 : since, ...run.events.map(({ at }) => at));
   };
   const note = (act: SentAct) => {
     const run = withOthers(now());
