@@ -37,7 +37,7 @@ describe('something that is pulled', () => {
   it('rests only when the hand does, however long ago it changed anything', () => {
     const act = jest.fn();
     setPulled('strip');
-    onceRested(150, act);
+    onceRested(act);
     for (let moved = 0; moved < 10; moved += 1) {
       jest.advanceTimersByTime(100);
       setPulled('strip');
@@ -52,7 +52,7 @@ describe('something that is pulled', () => {
   it('and nothing is done then that is not wanted any more', () => {
     const act = jest.fn();
     setPulled('strip');
-    onceRested(150, act)();
+    onceRested(act)();
     jest.advanceTimersByTime(1000);
     expect(act).not.toHaveBeenCalled();
   });

@@ -28,11 +28,14 @@ export function setPulled(pulled: Pulled, segment?: string): void {
   if (now.pulled !== pulled || now.segment !== segment) usePulling.setState({ pulled, segment });
 }
 
+/** A hand that moved no more for so long rests (ms). */
+const rest = 150;
+
 /**
- * Does something once a hand that pulls has rested for so long (ms).
+ * Does something once a hand that pulls rests.
  * @returns to leave it undone
  */
-export function onceRested(rest: number, act: () => void): () => void {
+export function onceRested(act: () => void): () => void {
   const asked = performance.now();
   let timer: ReturnType<typeof setTimeout> | undefined;
   const wait = (so: number) => {

@@ -27,16 +27,15 @@ export function ReadyToBuild({
   const { allotted } = useMemo(() => itemTime(evening, item), [evening, item]);
   const state = useKnown(evening, item, document, allotted);
   const known = state.kind === 'ready' ? state.known : undefined;
-  const ids = [account.id, choir.id, evening.id, item].join(' ');
   useEffect(() => {
     if (!known) return undefined;
     return whenIdle(() => {
-      const wish = readWish(...ids.split(' ')) ?? nothingAsked;
+      const wish = readWish(account.id, choir.id, evening.id, item) ?? nothingAsked;
       // Where it cannot be done, it is done when it is asked for, and said there.
       makeBuilder()
         .prepare(requestOf(known, wish))
         .catch(() => undefined);
     });
-  }, [known, ids, makeBuilder]);
+  }, [known, account.id, choir.id, evening.id, item, makeBuilder]);
   return null;
 }

@@ -1,8 +1,6 @@
 import { useCallback, useEffect, useRef, useState } from 'react';
 import { onceRested, usePulling } from '../../../ui/pulling';
 
-/** A hand that moved no more for so long rests (ms). */
-const rest = 150;
 const nothing = () => undefined;
 
 /** What was done last, in words for whoever listens; while something is pulled, once the hand rests. */
@@ -12,7 +10,7 @@ export function useSaid(): readonly [said: string, say: (words: string) => void]
   const say = useCallback((words: string) => {
     callOff.current();
     callOff.current = nothing;
-    if (usePulling.getState().pulled) callOff.current = onceRested(rest, () => setSaid(words));
+    if (usePulling.getState().pulled) callOff.current = onceRested(() => setSaid(words));
     else setSaid(words);
   }, []);
   useEffect(() => () => callOff.current(), []);
